@@ -13,6 +13,8 @@ use KeepPace\Core\Naming\Code;
 /** The importer from the command line. */
 class ImportFiles extends Command
 {
+    use ReadsText;
+
     protected $signature = 'pace:import
         {folder : folder with the CSV files}
         {--as=planner : login of the person who imports}';
@@ -21,15 +23,15 @@ class ImportFiles extends Command
 
     public function handle(ImportFolder $import): int
     {
-        $folder = (string) $this->argument('folder');
+        $folder = $this->argumentText('folder');
         if (! is_dir($folder)) {
             $this->error("There is no folder {$folder}.");
 
             return self::FAILURE;
         }
-        $by = Person::query()->firstWhere('login_key', Code::keyOf((string) $this->option('as')));
+        $by = Person::query()->firstWhere('login_key', Code::keyOf($this->optionText('as')));
         if ($by === null || ! $by->may(Deed::Import)) {
-            $this->error("{$this->option('as')} is nobody who may import files.");
+            $this->error("{$this->optionText('as')} is nobody who may import files.");
 
             return self::FAILURE;
         }

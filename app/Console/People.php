@@ -20,6 +20,8 @@ use KeepPace\Core\Refused;
 /** Who may log in, for who looks after the machine: what the page of people does, and the first person of all. */
 class People extends Command
 {
+    use ReadsText;
+
     protected $signature = 'pace:person
         {do=list : list, add, role, lock, unlock or reset}
         {login? : whose}
@@ -63,8 +65,8 @@ class People extends Command
 
     private function add(AddPerson $add): int
     {
-        $login = $this->asked((string) $this->argument('login'), 'Login');
-        $name = $this->asked((string) $this->option('name'), 'Name');
+        $login = $this->asked($this->argumentText('login'), 'Login');
+        $name = $this->asked($this->optionText('name'), 'Name');
         $roles = $this->roles(Roles::of(Role::Supervisor));
         if ($login === '' || $name === '' || mb_strlen($login) > 60 || mb_strlen($name) > 80) {
             return $this->no('A login and a name are needed: pace:person add LOGIN --name="NAME".');
@@ -90,11 +92,11 @@ class People extends Command
 
     private function change(ChangePerson $change, string $do): int
     {
-        $user = Person::query()->firstWhere('login_key', Code::keyOf((string) $this->argument('login')));
+        $user = Person::query()->firstWhere('login_key', Code::keyOf($this->argumentText('login')));
         // what is done on the command line is booked for whoever may do it on the page
         $by = $this->whoCan($user);
         if ($user === null || $by === null) {
-            return $this->no("Nobody logs in as {$this->argument('login')}.");
+            return $this->no("Nobody logs in as {$this->argumentText('login')}.");
         }
         $token = (string) Str::uuid();
         $password = $do === 'reset' ? $this->password([(string) $user->login, $user->name]) : '';
@@ -103,7 +105,7 @@ class People extends Command
         }
         $booking = match ($do) {
             'role' => $change->roles($user->id, $this->roles(), new Signed($token, $by)),
-            'lock' => $change->lock($user->id, new Signed($token, $by, (string) $this->option('reason'))),
+            'lock' => $change->lock($user->id, new Signed($token, $by, $this->optionText('reason'))),
             'unlock' => $change->unlock($user->id, new Signed($token, $by)),
             default => $change->reset($user->id, $password, new Signed($token, $by)),
         };
@@ -133,7 +135,7 @@ class People extends Command
     /** @param  list<string>  $known */
     private function password(array $known): ?string
     {
-        $given = (string) ($this->option('password') ?? getenv('PACE_PASSWORD') ?: '');
+        $given = $this->optionText('password') ?: (string) getenv('PACE_PASSWORD');
         $rule = new OwnPassword($known);
         while (true) {
             $password = $given !== '' || ! $this->input->isInteractive() ? $given : (string) $this->secret('Password');
@@ -151,11 +153,10 @@ class People extends Command
     /** @throws Refused */
     private function roles(?Roles $else = null): Roles
     {
-        $given = $this->option('role');
-        if ($given === null && $else !== null) {
+        if ($this->option('role') === null && $else !== null) {
             return $else;
         }
-        $words = explode(',', (string) $given);
+        $words = explode(',', $this->optionText('role'));
         $roles = Roles::fromWords($words);
         if (count($roles->all) !== count($words)) {
             throw Refused::because('The roles are '.implode(', ', array_column(Role::cases(), 'value')).'.');

@@ -16,6 +16,8 @@ use KeepPace\Core\Scheduling\Search\TardinessSearch;
 /** Schedules a published case, to measure the search by what others reached. */
 class ScheduleFile extends Command
 {
+    use ReadsText;
+
     protected $signature = 'pace:schedule-file
         {file : job shop in text form, or a calendar case in JSON}
         {--objective= : makespan, or tardiness where there are due dates}
@@ -30,11 +32,11 @@ class ScheduleFile extends Command
     public function handle(): int
     {
         JustInTime::orAgain();
-        $file = (string) $this->argument('file');
+        $file = $this->argumentText('file');
         $text = is_file($file) ? (string) file_get_contents($file) : '';
         $isCase = str_starts_with(ltrim($text), '{');
-        $objective = $this->option('objective') ?? ($isCase ? 'tardiness' : 'makespan');
-        $fault = $this->fault($file, $isCase, is_string($objective) ? $objective : '');
+        $objective = $this->optionText('objective') ?: ($isCase ? 'tardiness' : 'makespan');
+        $fault = $this->fault($file, $isCase, $objective);
         if ($fault !== null) {
             $this->error($fault);
 
@@ -48,9 +50,9 @@ class ScheduleFile extends Command
             return self::FAILURE;
         }
         if ($this->option('out') !== null) {
-            file_put_contents((string) $this->option('out'), $schedule);
+            file_put_contents($this->optionText('out'), $schedule);
         }
-        $this->line($line.', seed '.$this->option('seed').(JustInTime::isOn() ? '' : ', without JIT'));
+        $this->line($line.', seed '.$this->optionText('seed').(JustInTime::isOn() ? '' : ', without JIT'));
 
         return self::SUCCESS;
     }
@@ -59,7 +61,7 @@ class ScheduleFile extends Command
     private function fault(string $file, bool $isCase, string $objective): ?string
     {
         foreach (['seconds', 'iterations', 'seed', 'target'] as $option) {
-            if (! ctype_digit((string) $this->option($option))) {
+            if (! ctype_digit($this->optionText($option))) {
                 return "--{$option} must be a whole number.";
             }
         }

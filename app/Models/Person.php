@@ -66,8 +66,8 @@ class Person extends Authenticatable
 
     public function roles(): Roles
     {
-        $this->loadMissing('personRoles');
-
+        // asked so often that loadMissing() is felt
+        $this->relationLoaded('personRoles') || $this->load('personRoles');
         if ($this->summed !== $this->personRoles) {
             $this->summed = $this->personRoles;
             $this->roles = Roles::of(...$this->personRoles->map(fn (PersonRole $one): Role => $one->role)->all());

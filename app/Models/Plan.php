@@ -16,7 +16,7 @@ use Illuminate\Database\Eloquent\Model;
  * @property string $stamp new with each writing
  * @property string $input under what KeptInput keeps what it was computed from
  * @property int|null $change_id the last deed of a person on it
- * @property list<array<string, mixed>>|null $levers of a what-if
+ * @property string|null $levers of a what-if, as JSON: `PlanLever` reads them
  * @property string $says
  * @property int|null $user_id
  * @property \Carbon\CarbonImmutable|null $made_at
@@ -42,7 +42,6 @@ class Plan extends Model
             'is_live' => 'boolean',
             'computed_at' => 'immutable_datetime',
             'made_at' => 'immutable_datetime',
-            'levers' => 'array',
         ];
     }
 

@@ -11,9 +11,9 @@ final class Csv
     public static function download(string $name, iterable $rows): StreamedResponse
     {
         return response()->streamDownload(function () use ($rows): void {
-            $out = fopen('php://output', 'w');
+            $out = new \SplFileObject('php://output', 'w');
             foreach ($rows as $row) {
-                fputcsv($out, array_map(self::cell(...), $row), escape: '');
+                $out->fputcsv(array_map(self::cell(...), $row), escape: '');
             }
         }, $name, ['Content-Type' => 'text/csv; charset=utf-8']);
     }

@@ -80,6 +80,10 @@ final readonly class ImportRow
          * } $told
          */
         $told = json_decode($row->textOrNull('changes') ?? '[]', true) ?: [];
+        /** @var list<array{file: string, line: int, column: string, says: string}> $problems */
+        $problems = json_decode($row->textOrNull('problems') ?? '[]', true) ?: [];
+        /** @var array<string, array{new: int, changed: int, same: int}> $result */
+        $result = json_decode($row->textOrNull('result') ?? '[]', true) ?: [];
 
         return new self(
             $row->int('id'),
@@ -88,9 +92,9 @@ final readonly class ImportRow
             $row->textOrNull('doing') ?? '',
             $row->int('lines_done'),
             $row->int('lines_total'),
-            json_decode($row->textOrNull('problems') ?? '[]', true) ?: [],
+            $problems,
             $row->intOrNull('problem_count') ?? 0,
-            json_decode($row->textOrNull('result') ?? '[]', true) ?: [],
+            $result,
             $row->momentOrNull('created_at'),
             $row->textOrNull('person'),
             $row->flag('is_trial'),

@@ -67,6 +67,32 @@ final readonly class Row
         return $part instanceof \stdClass ? new self($part) : null;
     }
 
+    /** Whether one that is kept as JSON says anything of it. */
+    public function has(string $name): bool
+    {
+        return isset($this->columns->{$name});
+    }
+
+    /** Of one that is kept as JSON, where it may be left out. */
+    public function intOr(string $name, int $else): int
+    {
+        return $this->has($name) ? $this->int($name) : $else;
+    }
+
+    /** Of one that is kept as JSON, where it may be left out. */
+    public function textOr(string $name, string $else): string
+    {
+        return $this->has($name) ? $this->text($name) : $else;
+    }
+
+    /** @return array<mixed>  a list, or values by name, in one that is kept as JSON; empty where it is left out */
+    public function list(string $name): array
+    {
+        $list = $this->columns->{$name} ?? [];
+
+        return is_array($list) || $list instanceof \stdClass ? (array) $list : [];
+    }
+
     /** All of a column, added up; of no rows zero. */
     public static function sum(Builder $query, string $column): BigDecimal
     {
@@ -96,6 +122,40 @@ final readonly class Row
     public static function texts(Builder $query, string $column): array
     {
         return array_values(array_filter($query->pluck($column)->all(), is_string(...)));
+    }
+
+    /**
+     * Whole numbers by the column of another, such as a count by order.
+     *
+     * @return array<int, int>
+     */
+    public static function intsBy(Builder $query, string $column, string $by): array
+    {
+        return array_map(intval(...), array_filter(self::by($query, $column, $by), is_numeric(...)));
+    }
+
+    /**
+     * Texts by a column of whole numbers; those that are empty are passed by.
+     *
+     * @return array<int, string>
+     */
+    public static function textsBy(Builder $query, string $column, string $by): array
+    {
+        return array_filter(self::by($query, $column, $by), is_string(...));
+    }
+
+    /** @return array<int, mixed> */
+    private static function by(Builder $query, string $column, string $by): array
+    {
+        return array_filter($query->pluck($column, $by)->all(), is_int(...), ARRAY_FILTER_USE_KEY);
+    }
+
+    /** A text of the first row; null where there is none, or it is empty. */
+    public static function firstText(Builder $query, string $column): ?string
+    {
+        $value = $query->value($column);
+
+        return is_string($value) ? $value : null;
     }
 
     public function int(string $name): int
@@ -192,15 +252,18 @@ final readonly class Row
         return $this->value($name) === null ? null : $this->enum($name, $enum);
     }
 
-    private function there(string $name): int|float|string
+    private function there(string $name): int|float|string|bool
     {
         return $this->value($name) ?? throw new \LogicException("The column {$name} is empty.");
     }
 
-    private function value(string $name): int|float|string|null
+    private function value(string $name): int|float|string|bool|null
     {
-        return property_exists($this->columns, $name)
-            ? $this->columns->{$name}
-            : throw new \LogicException("The query has no column {$name}.");
+        property_exists($this->columns, $name) || throw new \LogicException("The query has no column {$name}.");
+        $value = $this->columns->{$name};
+
+        return $value === null || is_scalar($value)
+            ? $value
+            : throw new \LogicException("The column {$name} is no value.");
     }
 }

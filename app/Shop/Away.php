@@ -25,7 +25,7 @@ final class Away
      */
     public static function of(iterable $steps, Deliveries $deliveries): array
     {
-        return self::read(self::handfuls()->whereIn('h.order_step_id', collect($steps)), $deliveries);
+        return self::read(self::handfuls()->whereIn('h.order_step_id', [...$steps]), $deliveries);
     }
 
     /** @return array<int, list<Handful>> */

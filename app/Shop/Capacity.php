@@ -132,7 +132,7 @@ final class Capacity
             $this->overtimes[$centre],
         );
 
-        return OpenWindows::of([...array_map(null, $open->starts, $open->ends), ...$extra], [], $this->from, $this->to);
+        return OpenWindows::of([...$open->spans(), ...$extra], [], $this->from, $this->to);
     }
 
     /** Open time without a span of downtime or absence. */
@@ -144,7 +144,7 @@ final class Capacity
         $until = $shut->until ?? $open->finish(max($from, $this->now), $unknown) ?? $this->to;
 
         return OpenWindows::of(
-            array_map(null, $open->starts, $open->ends),
+            $open->spans(),
             $until > $from ? [[$from, $until]] : [],
             $this->from,
             $this->to,

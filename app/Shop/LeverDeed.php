@@ -2,6 +2,8 @@
 
 namespace App\Shop;
 
+use App\Reading\Row;
+
 /**
  * The deed by which a lever becomes a fact at one click, where it is ours to decide.
  *
@@ -44,16 +46,18 @@ final readonly class LeverDeed
         ];
     }
 
-    /** @param  Kept|null  $kept */
-    public static function of(?array $kept): ?self
+    public static function from(Row $kept): self
     {
-        return $kept === null ? null : new self(
-            $kept['label'],
-            $kept['right'],
-            $kept['method'],
-            $kept['to'],
-            $kept['id'],
-            $kept['fields'],
+        /** @var array<string, int|string> $fields */
+        $fields = $kept->list('fields');
+
+        return new self(
+            $kept->text('label'),
+            $kept->text('right'),
+            $kept->text('method'),
+            $kept->text('to'),
+            $kept->int('id'),
+            $fields,
         );
     }
 }

@@ -18,11 +18,6 @@ use KeepPace\Core\Scheduling\Step;
 
 /**
  * What could be done about a late order, each tried on the shop as it is: same seed, same iterations with and without.
- *
- * @phpstan-import-type Kept from LeverDeed
- *
- * @phpstan-type Offer array{lever: array<string, mixed>, says: string, costs: string, finish: int|null,
- *     finishWith: int|null, late: int, lateWith: int, live: bool, deed: Kept|null}
  */
 final class LeverOffers
 {
@@ -31,12 +26,12 @@ final class LeverOffers
     /** Where a move asks the rules of loading for each operation it takes longer: fewer are tried. */
     private const ITERATIONS = ['plain' => 2000, 'asked' => 60];
 
-    /** @return list<Offer> best first */
+    /** @return list<LeverOffer> best first */
     public static function of(int $order): array
     {
         $standing = StandingPlan::of();
 
-        /** @var list<Offer> */
+        /** @var list<LeverOffer> */
         return Cache::remember(
             "levers.{$standing->plan->stamp}.{$order}",
             3600,
@@ -44,58 +39,24 @@ final class LeverOffers
         );
     }
 
-    /** @return list<Offer> */
+    /** @return list<LeverOffer> */
     private static function tried(StandingPlan $standing, int $order): array
     {
         $problem = $standing->problem();
         $trials = self::trials($standing, $order);
         $offers = [];
         foreach (self::levers($standing, $problem, $order) as $lever) {
-            $effect = self::effect($standing, $trials, $lever);
-            $offers[] = self::offer($lever, $effect);
+            $offers[] = LeverOffer::of($lever, self::effect($standing, $trials, $lever));
         }
         foreach ((new MaterialLevers($standing, $problem, $order))->all() as $lever) {
-            $effect = self::effect($standing, $trials, $lever);
-            self::gains($effect) && $offers[] = self::offer($lever, $effect);
+            $offer = LeverOffer::of($lever, self::effect($standing, $trials, $lever));
+            // material is had otherwise only where that helps the order
+            $offer->isSooner() && $offers[] = $offer;
         }
         $due = self::due($problem, $order);
-        // what helps the order most first; where that is the same, what helps all the others
-        $place = fn (array $offer): array => [
-            max(0, ($offer['finishWith'] ?? PHP_INT_MAX) - $due),
-            $offer['lateWith'],
-            $offer['finishWith'] ?? PHP_INT_MAX,
-        ];
-        usort($offers, fn (array $a, array $b): int => $place($a) <=> $place($b));
+        usort($offers, fn (LeverOffer $a, LeverOffer $b): int => $a->place($due) <=> $b->place($due));
 
         return $offers;
-    }
-
-    /**
-     * @param  array<string, mixed>  $lever
-     * @return Offer
-     */
-    private static function offer(array $lever, LeverEffect $effect): array
-    {
-        /** @var Kept|null $deed */
-        $deed = $lever['deed'] ?? null;
-
-        return [
-            'lever' => $lever,
-            'says' => is_string($lever['says'] ?? null) ? $lever['says'] : '',
-            'costs' => is_string($lever['costs'] ?? null) ? $lever['costs'] : '',
-            'finish' => $effect->finish,
-            'finishWith' => $effect->finishWith,
-            'late' => $effect->late,
-            'lateWith' => $effect->lateWith,
-            'live' => PlanLever::of($lever)->canBeFact(),
-            'deed' => $deed,
-        ];
-    }
-
-    /** Material is had otherwise only where that helps the order. */
-    private static function gains(LeverEffect $effect): bool
-    {
-        return ($effect->finishWith ?? PHP_INT_MAX) < ($effect->finish ?? PHP_INT_MAX);
     }
 
     /** What levers of an order are tried on. */
@@ -107,18 +68,17 @@ final class LeverOffers
         return new LeverTrials($problem, $standing->steps(), $order, self::SEED, $iterations);
     }
 
-    /** @param  array<string, mixed>  $lever */
-    public static function effect(StandingPlan $standing, LeverTrials $trials, array $lever): LeverEffect
+    public static function effect(StandingPlan $standing, LeverTrials $trials, PlanLever $lever): LeverEffect
     {
         // a higher rank takes parts as well as machines
-        $with = $lever['kind'] === PlanLever::RANK
-            ? $standing->problemIfFirst($lever['order'])
+        $with = $lever->kind === LeverKind::Rank
+            ? $standing->problemIfFirst($lever->order)
             : $standing->problem();
 
-        return $trials->with(PlanLever::of($lever)->on($with));
+        return $trials->with($lever->on($with));
     }
 
-    /** @return list<array<string, mixed>> */
+    /** @return list<PlanLever> */
     private static function levers(StandingPlan $standing, Problem $problem, int $order): array
     {
         $own = Order::query()->findOrFail($order);
@@ -131,14 +91,14 @@ final class LeverOffers
             }
             array_push($levers, ...StepLevers::of($problem, $own)->all($job, $bottleneck[0] ?? null));
             if (count(array_filter($job->steps, fn (Step $step): bool => $step->workCentre !== null)) > 1) {
-                $levers[] = [
-                    'kind' => PlanLever::SPLIT,
-                    'order' => $order,
-                    'says' => "Pass the first half of {$number} on while the second is worked on",
-                ];
+                $levers[] = new PlanLever(
+                    LeverKind::Split,
+                    "Pass the first half of {$number} on while the second is worked on",
+                    order: $order,
+                );
             }
         }
-        $levers[] = ['kind' => PlanLever::RANK, 'order' => $order, 'says' => "Put {$number} before all other orders"];
+        $levers[] = new PlanLever(LeverKind::Rank, "Put {$number} before all other orders", order: $order);
 
         return $levers;
     }
@@ -147,7 +107,7 @@ final class LeverOffers
      * More hours and more machines, where most time is lost.
      *
      * @param  int  $lost  minute it is lost at
-     * @return list<array<string, mixed>>
+     * @return list<PlanLever>
      */
     private static function atBottleneck(Problem $problem, int $centreId, int $lost): array
     {
@@ -158,11 +118,11 @@ final class LeverOffers
         return [
             ...self::longerEvenings($problem, $centre, $from),
             ...self::onSaturday($problem, $centre, $from),
-            ['kind' => PlanLever::MACHINE, 'centre' => $centreId, 'says' => 'One machine more at '.$centre->name],
+            new PlanLever(LeverKind::Machine, "One machine more at {$centre->name}", centre: $centreId),
         ];
     }
 
-    /** @return list<array<string, mixed>> as many hours as the shop allows, or the work centre for itself */
+    /** @return list<PlanLever> as many hours as the shop allows, or the work centre for itself */
     private static function longerEvenings(Problem $problem, WorkCentre $centre, int $from): array
     {
         $hours = $centre->overtime_hours ?? Settings::whole(Setting::OvertimeHours);
@@ -173,27 +133,24 @@ final class LeverOffers
         $days = Figures::count(count($evenings), 'day').' from '
             .CarbonImmutable::parse($evenings[0][0])->format('D j M');
 
-        return [[
-            'kind' => PlanLever::OVERTIME,
-            'centre' => $centre->id,
-            'spans' => $evenings,
-            'says' => Figures::count($hours, 'hour')." longer at {$centre->name}, {$days}",
-        ]];
+        $says = Figures::count($hours, 'hour')." longer at {$centre->name}, {$days}";
+
+        return [new PlanLever(LeverKind::Overtime, $says, centre: $centre->id, spans: $evenings)];
     }
 
-    /** @return list<array<string, mixed>> */
+    /** @return list<PlanLever> */
     private static function onSaturday(Problem $problem, WorkCentre $centre, int $from): array
     {
         $saturday = $centre->no_saturdays ? null : self::saturday($problem, $centre->id, $from);
 
-        return $saturday === null ? [] : [[
-            'kind' => PlanLever::OVERTIME,
-            'centre' => $centre->id,
-            'spans' => [$saturday],
-            'says' => "A shift at {$centre->name} on "
-                .CarbonImmutable::parse($saturday[0])->format('D j M')
-                .", {$saturday[1]} to {$saturday[2]}",
-        ]];
+        if ($saturday === null) {
+            return [];
+        }
+        $says = "A shift at {$centre->name} on "
+            .CarbonImmutable::parse($saturday[0])->format('D j M')
+            .", {$saturday[1]} to {$saturday[2]}";
+
+        return [new PlanLever(LeverKind::Overtime, $says, centre: $centre->id, spans: [$saturday])];
     }
 
     private static function due(Problem $problem, int $order): int

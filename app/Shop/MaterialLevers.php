@@ -15,8 +15,6 @@ use KeepPace\Core\Scheduling\Problem;
 /**
  * What could be done about the material an order waits for: a purchase hurried, bought of another supplier, taken from
  * an order that needs it later, another item in its place. Each is supposed, and tried (`MaterialTrial`).
- *
- * @phpstan-import-type Lever from MaterialTrial
  */
 final class MaterialLevers
 {
@@ -34,7 +32,7 @@ final class MaterialLevers
         $this->trial = new MaterialTrial($standing, $problem, $order);
     }
 
-    /** @return list<Lever> */
+    /** @return list<PlanLever> */
     public function all(): array
     {
         $waits = [];
@@ -55,7 +53,7 @@ final class MaterialLevers
     /**
      * What stock gives to orders that are due later.
      *
-     * @return list<Lever>
+     * @return list<PlanLever>
      */
     private function taken(Allocated $row): array
     {
@@ -97,7 +95,7 @@ final class MaterialLevers
     /**
      * Where all of another item that may stand in is there, and nothing of the part was used yet.
      *
-     * @return list<Lever>
+     * @return list<PlanLever>
      */
     private function substituted(Allocated $row): array
     {

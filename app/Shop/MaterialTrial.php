@@ -14,11 +14,6 @@ use KeepPace\Core\Scheduling\Step;
 /**
  * What it would do to an order were its material had otherwise: supposed, and loaded in the sequences that stand;
  * nothing is written. What it does to the material of steps is kept as the lever.
- *
- * @phpstan-import-type Kept from LeverDeed
- *
- * @phpstan-type Lever array{kind: string, steps: array<int, array{int, list<int>}>, says: string,
- *     deed: Kept, costs?: string}
  */
 final class MaterialTrial
 {
@@ -44,21 +39,18 @@ final class MaterialTrial
         return [...$this->shop->parts->servants($this->order), $this->order];
     }
 
-    /** @return Lever|null null = it changes nothing about any step */
-    public function tried(Supposed $supposed, string $says, LeverDeed $deed, string $costs = ''): ?array
+    /** Null = it changes nothing about any step. */
+    public function tried(Supposed $supposed, string $says, LeverDeed $deed, string $costs = ''): ?PlanLever
     {
         [, $steps] = $this->finishIf($supposed);
 
-        return $steps === [] ? null : [...$this->lever($steps, $says, $deed), 'costs' => $costs];
+        return $steps === [] ? null : $this->lever($steps, $says, $deed, $costs);
     }
 
-    /**
-     * @param  array<int, array{int, list<int>}>  $steps
-     * @return Lever
-     */
-    public function lever(array $steps, string $says, LeverDeed $deed): array
+    /** @param  array<int, array{int, list<int>}>  $steps */
+    public function lever(array $steps, string $says, LeverDeed $deed, string $costs = ''): PlanLever
     {
-        return ['kind' => PlanLever::MATERIAL, 'steps' => $steps, 'says' => $says, 'deed' => $deed->kept()];
+        return new PlanLever(LeverKind::Material, $says, steps: $steps, costs: $costs, deed: $deed);
     }
 
     /**

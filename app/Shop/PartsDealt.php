@@ -39,7 +39,7 @@ final class PartsDealt
             if ($pass > 0 && $was === $is) {
                 break;
             }
-            $this->allocated = $parts->dealt($is);
+            $this->allocated = $parts->dealt(array_values($is));
             foreach ($this->allocated as $row) {
                 foreach ($row->coming as ['supply' => $supply]) {
                     if ($supply->by->orderId() !== null) {

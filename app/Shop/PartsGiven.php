@@ -194,18 +194,10 @@ final class PartsGiven
         $owned = $this->owned;
         $theirs = array_filter($needs, fn (ComponentNeed $need): bool => isset($owned[$need->id]));
         $result = [];
-        $stock = $theirs === []
-                ? collect()
-                : Shelves::lying()
-                    ->whereIn('b.owner_id', array_values($owned))
-                    ->whereIn('b.item_id', array_map(fn (ComponentNeed $need): int => $need->item, $theirs))
-                    ->groupBy('b.owner_id', 'b.item_id')
-                    ->selectRaw('b.owner_id, b.item_id, SUM(b.quantity) AS quantity')
-                    ->get();
-        foreach ($stock->groupBy('owner_id') as $owner => $rows) {
+        foreach ($theirs === [] ? [] : $this->lyingOf($theirs) as $owner => $stock) {
             $result += Allocation::of(
                 array_values(array_filter($theirs, fn (ComponentNeed $need): bool => $owned[$need->id] === $owner)),
-                $rows->mapWithKeys(fn ($row): array => [$row->item_id => BigDecimal::of($row->quantity)])->all(),
+                $stock,
                 [],
             );
         }
@@ -215,6 +207,25 @@ final class PartsGiven
             [],
             [],
         );
+    }
+
+    /**
+     * @param  array<ComponentNeed>  $needs
+     * @return array<int, array<int, BigDecimal>>  what lies here, by owner and item
+     */
+    private function lyingOf(array $needs): array
+    {
+        $lying = Shelves::lying()
+            ->whereIn('b.owner_id', array_values($this->owned))
+            ->whereIn('b.item_id', array_map(fn (ComponentNeed $need): int => $need->item, $needs))
+            ->groupBy('b.owner_id', 'b.item_id')
+            ->selectRaw('b.owner_id, b.item_id, SUM(b.quantity) AS quantity');
+        $stock = [];
+        foreach (Row::all($lying, fn (Row $row): Row => $row) as $row) {
+            $stock[$row->int('owner_id')][$row->int('item_id')] = $row->decimal('quantity');
+        }
+
+        return $stock;
     }
 
     /**

@@ -13,8 +13,6 @@ use KeepPace\Core\Quantity\Amount;
 
 /**
  * What could be done about purchases an order waits for: hurry one, no more than helps, or buy it of another supplier.
- *
- * @phpstan-import-type Lever from MaterialTrial
  */
 final class PurchaseLevers
 {
@@ -31,7 +29,7 @@ final class PurchaseLevers
 
     /**
      * @param  list<Allocated>  $waits
-     * @return list<Lever|null>
+     * @return list<PlanLever|null>
      */
     public function all(array $waits): array
     {
@@ -71,12 +69,8 @@ final class PurchaseLevers
         return $this->deliveries->ordered($line->expected_on, $line->ask_again_on)->on ?? $line->expected_on;
     }
 
-    /**
-     * The last day on which it would help as much as tomorrow: nobody is asked to hurry more than that.
-     *
-     * @return Lever|null
-     */
-    private function hurried(PurchaseLine $line): ?array
+    /** The last day on which it would help as much as tomorrow: nobody is asked to hurry more than that. */
+    private function hurried(PurchaseLine $line): ?PlanLever
     {
         $is = $this->comes($line);
         $days = $this->workedUntil($is);
@@ -159,7 +153,7 @@ final class PurchaseLevers
         ]);
     }
 
-    /** @return list<Lever> */
+    /** @return list<PlanLever> */
     private function ofOthers(PurchaseLine $line): array
     {
         $open = $line->order->lines->filter(fn (PurchaseLine $one): bool => $one->openQuantity()->isPositive());

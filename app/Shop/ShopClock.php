@@ -21,14 +21,17 @@ final readonly class ShopClock
         // on every page, so kept for a minute; calendars change seldom
         $shift = Cache::remember('shop-shift', 60, fn (): string => self::shift(intdiv($now->getTimestamp(), 60)));
 
-        return new self(When::local($now), $shift);
+        return new self(When::local($now), is_string($shift) ? $shift : '');
     }
 
     private static function shift(int $minute): string
     {
         $windows = PlantCalendar::known()
             ?->windows($minute - 1440, $minute + 14 * 1440);
-        foreach ($windows === null ? [] : $windows->ends as $i => $end) {
+        if ($windows === null) {
+            return '';
+        }
+        foreach ($windows->ends as $i => $end) {
             if ($end <= $minute) {
                 continue;
             }

@@ -60,15 +60,21 @@ final class StandingPlan
         return $this->kept;
     }
 
+    /** @return list<PlanLever>  what it takes to be so */
+    private function levers(): array
+    {
+        return PlanLever::ofPlan($this->plan);
+    }
+
     /** The shop as it is now, for what the plan's levers, and who asks, take to be otherwise. */
     public function shop(): ShopState
     {
         $first = array_filter(
-            $this->plan->levers ?? [],
-            static fn (array $lever): bool => $lever['kind'] === PlanLever::RANK,
+            $this->levers(),
+            static fn (PlanLever $lever): bool => $lever->kind === LeverKind::Rank,
         );
 
-        return ShopState::now(array_map(intval(...), array_column($first, 'order')));
+        return ShopState::now(array_column($first, 'order'));
     }
 
     /** As the facts would be if an order went before all others. */
@@ -85,8 +91,8 @@ final class StandingPlan
     public function problemNow(ShopState $shop, int $days): Problem
     {
         $problem = $shop->problem($days, pins: $this->pins());
-        foreach ($this->plan->levers ?? [] as $lever) {
-            $problem = PlanLever::of($lever)->on($problem);
+        foreach ($this->levers() as $lever) {
+            $problem = $lever->on($problem);
         }
 
         return $problem;
@@ -183,11 +189,12 @@ final class StandingPlan
     /** @return array<int, int> finish by order id, UTC minutes */
     public function finishes(): array
     {
-        return DB::table('plan_orders')->where('plan_id', $this->plan->id)->whereNotNull('finish_at')
-            ->selectRaw('order_id, '.ShopState::minuteOf('finish_at').' AS finish')
-            ->pluck('finish', 'order_id')
-            ->map(fn ($minute): int => (int) $minute)
-            ->all();
+        $finishes = DB::table('plan_orders')
+            ->where('plan_id', $this->plan->id)
+            ->whereNotNull('finish_at')
+            ->selectRaw('order_id, '.ShopState::minuteOf('finish_at').' AS finish');
+
+        return Row::intsBy($finishes, 'finish', 'order_id');
     }
 
     /** As it is written, or, when it is no longer known from what it was computed, as it is now. */

@@ -21,11 +21,6 @@ use KeepPace\Core\Scheduling\Step;
 /**
  * Where else a step of a late order that has not begun could be done: on another work centre, by a supplier who does
  * its service, or here though a supplier was to do it. What each costs is said beside it.
- *
- * @phpstan-import-type Kept from LeverDeed
- *
- * @phpstan-type StepLever array{kind: string, step: int, says: string, costs?: string, deed?: Kept, centre?: int,
- *     days?: int, supplier?: int, setup?: int, minutes?: int, crew?: int, setup_crew?: int}
  */
 final class StepLevers
 {
@@ -55,7 +50,7 @@ final class StepLevers
 
     /**
      * @param  int|null  $narrow  work centre where most time is lost
-     * @return list<array<string, mixed>>
+     * @return list<PlanLever>
      */
     public function all(Job $job, ?int $narrow): array
     {
@@ -74,18 +69,18 @@ final class StepLevers
         return array_slice($levers, 0, self::MOST);
     }
 
-    /** @return list<StepLever> on another work centre of ours */
+    /** @return list<PlanLever> on another work centre of ours */
     private function elsewhere(Step $step): array
     {
-        return array_map(fn (Alternative $other): array => [
-            'kind' => PlanLever::OTHER,
-            'step' => $step->id,
-            'centre' => $other->workCentre,
-            'says' => StepName::of($step->id)->label.' on '.$this->problem->workCentres[$other->workCentre]->name,
-        ], $step->alternatives);
+        return array_map(fn (Alternative $other): PlanLever => new PlanLever(
+            LeverKind::Other,
+            StepName::of($step->id)->label.' on '.$this->problem->workCentres[$other->workCentre]->name,
+            centre: $other->workCentre,
+            step: $step->id,
+        ), $step->alternatives);
     }
 
-    /** @return list<StepLever> by suppliers who do its service; by somebody, where it names none and time is lost */
+    /** @return list<PlanLever> by suppliers who do its service; by somebody, where it names none and time is lost */
     private function sentOut(OrderStep $step, bool $isNarrow): array
     {
         if (! $step->pieces()->isUncounted()) {
@@ -95,14 +90,10 @@ final class StepLevers
         if ($step->service_item_id === null) {
             $days = $isNarrow ? self::usualDays() : 0;
 
-            return $days === 0 ? [] : [[
-                'kind' => PlanLever::SEND_OUT,
-                'step' => $step->id,
-                'days' => $days,
-                'says' => "{$says} at a supplier, back after ".Figures::count($days, 'day'),
-            ]];
-        }
+            $says .= ' at a supplier, back after '.Figures::count($days, 'day');
 
+            return $days === 0 ? [] : [new PlanLever(LeverKind::SendOut, $says, step: $step->id, days: $days)];
+        }
         $levers = [];
         foreach ($this->services->who($step->service_item_id) as $terms) {
             $levers[] = $this->by($terms, $step, $says);
@@ -111,29 +102,28 @@ final class StepLevers
         return $levers;
     }
 
-    /** @return StepLever */
-    private function by(SupplierItem $terms, OrderStep $step, string $says): array
+    private function by(SupplierItem $terms, OrderStep $step, string $says): PlanLever
     {
         $pieces = BigDecimal::of($this->order->quantity);
         $charge = (int) $terms->service()?->chargeFor($pieces)->of($pieces);
         $days = $terms->daysAway() === 0 ? self::usualDays() : $terms->daysAway();
 
-        return [
-            'kind' => PlanLever::SEND_OUT,
-            'step' => $step->id,
-            'days' => $days,
-            'supplier' => $terms->supplier_id,
-            'says' => "{$says} at {$terms->supplier->name}, ".Figures::count($days, 'day').' away',
-            'costs' => Figures::money($charge).' € there, '.Figures::money($this->costHere($step)).' € here',
-            'deed' => (new LeverDeed('Have it done there', 'purchase', 'put', 'step-suppliers.update', $step->id, [
+        return new PlanLever(
+            LeverKind::SendOut,
+            "{$says} at {$terms->supplier->name}, ".Figures::count($days, 'day').' away',
+            step: $step->id,
+            days: $days,
+            supplier: $terms->supplier_id,
+            costs: Figures::money($charge).' € there, '.Figures::money($this->costHere($step)).' € here',
+            deed: new LeverDeed('Have it done there', 'purchase', 'put', 'step-suppliers.update', $step->id, [
                 'version' => $this->order->version,
                 'supplier' => $terms->supplier_id,
                 'reason' => 'late',
-            ]))->kept(),
-        ];
+            ]),
+        );
     }
 
-    /** @return list<StepLever> where it could be done here and nothing of it is with the supplier */
+    /** @return list<PlanLever> where it could be done here and nothing of it is with the supplier */
     private function here(OrderStep $step): array
     {
         if (BigDecimal::of($step->run_rate)->isZero() || Away::pieces($step->id)->isPositive()) {
@@ -147,33 +137,30 @@ final class StepLevers
         return $levers;
     }
 
-    /** @return StepLever */
-    private function at(WorkCentre $centre, int $percent, OrderStep $step): array
+    private function at(WorkCentre $centre, int $percent, OrderStep $step): PlanLever
     {
         $rate = BigDecimal::of($step->run_rate)->multipliedBy($percent)->dividedBy(100, 4, RoundingMode::HALF_UP);
         $done = $step->replicate()->fill(['run_rate' => (string) $rate, ...$centre->only(OrderStep::RATES)]);
         $pieces = BigDecimal::of($this->order->quantity);
         $setup = BigDecimal::of($step->setup_minutes)->toScale(0, RoundingMode::CEILING)->toInt();
+        $run = max(1, $done->time()->minutes($pieces) - $setup);
 
-        return [
-            'kind' => PlanLever::BRING_IN,
-            'step' => $step->id,
-            'centre' => $centre->id,
-            'setup' => $setup,
-            'minutes' => max(1, $done->time()->minutes($pieces) - $setup),
-            'setup_crew' => $step->setup_crew,
-            'crew' => $step->crew,
-            'says' => StepName::of($step->id)->label." here, at {$centre->name}, not by {$step->supplier?->name}",
-            'costs' => Figures::money($this->costOf($done)).' € here, '
+        return new PlanLever(
+            LeverKind::BringIn,
+            StepName::of($step->id)->label." here, at {$centre->name}, not by {$step->supplier?->name}",
+            centre: $centre->id,
+            step: $step->id,
+            here: new DoneHere($setup, $run, $step->setup_crew, $step->crew),
+            costs: Figures::money($this->costOf($done)).' € here, '
                 .Figures::money($step->charge()->of($pieces)).' € there',
-            'deed' => (new LeverDeed('Do it here', 'change-order', 'put', 'step-places.update', $step->id, [
+            deed: new LeverDeed('Do it here', 'change-order', 'put', 'step-places.update', $step->id, [
                 'version' => $this->order->version,
                 'work_centre_id' => $centre->id,
                 'setup_minutes' => (string) $step->setup_minutes,
                 'run_rate' => (string) $rate,
                 'reason' => 'late',
-            ]))->kept(),
-        ];
+            ]),
+        );
     }
 
     /** Cents, at the rates of its release, before that of today. */

@@ -38,11 +38,10 @@ final class WhyLate
         $this->planId = $standing->plan->id;
         $this->problem = $standing->problem();
         $this->schedule = $standing->schedule();
-        $this->numbers = DB::table('plan_orders AS p')
+        $planned = DB::table('plan_orders AS p')
             ->join('orders AS o', 'o.id', 'p.order_id')
-            ->where('p.plan_id', $standing->plan->id)
-            ->pluck('o.number', 'o.id')
-            ->all();
+            ->where('p.plan_id', $standing->plan->id);
+        $this->numbers = Row::textsBy($planned, 'o.number', 'o.id');
     }
 
     /**

@@ -3,6 +3,7 @@
 namespace App\Shop;
 
 use App\Models\WorkCentre;
+use App\Reading\Row;
 use Illuminate\Support\Facades\DB;
 use KeepPace\Core\Calendar\OpenWindows;
 
@@ -17,7 +18,7 @@ final class WorkCentreHours
     {
         $centre = WorkCentre::query()->with('calendar.shifts', 'calendar.days')->findOrFail($workCentre);
         $open = $centre->calendar->toCore()->windows($from - 1, $to + 1);
-        $spans = array_map(null, $open->starts, $open->ends);
+        $spans = $open->spans();
         $overtimes = DB::table('overtimes')
             ->where('work_centre_id', $workCentre)
             ->whereNull('ended_at')
@@ -25,8 +26,8 @@ final class WorkCentreHours
             ->where('until_at', '>', gmdate('Y-m-d H:i:s', $from * 60))
             ->selectRaw(ShopState::minuteOf('from_at').' AS begins')
             ->selectRaw(ShopState::minuteOf('until_at').' AS ends');
-        foreach ($overtimes->get() as $overtime) {
-            $spans[] = [(int) $overtime->begins, (int) $overtime->ends];
+        foreach (Row::all($overtimes, fn (Row $row): Row => $row) as $overtime) {
+            $spans[] = [$overtime->int('begins'), $overtime->int('ends')];
         }
 
         return OpenWindows::of($spans, [], $from - 1, $to + 1);

@@ -38,12 +38,12 @@ final readonly class SlipForm
 
     public function quantity(SlipRow $line): string
     {
-        return (string) old($this->key($line, 'quantity'), $line->typed);
+        return Typed::before($this->key($line, 'quantity'), $line->typed);
     }
 
     public function isInUnit(SlipRow $line, string $unit): bool
     {
-        return (string) old($this->key($line, 'unit'), $line->typedUnit) === $unit;
+        return Typed::before($this->key($line, 'unit'), $line->typedUnit) === $unit;
     }
 
     /** @return list<array{code: string, quantity: string}>  lots and serials, and an empty one to be filled */

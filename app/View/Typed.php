@@ -31,11 +31,19 @@ final readonly class Typed
 
     public function value(string $field, ?string $else = ''): string
     {
-        return (string) match (true) {
-            $this->form === '' => old($field, $else),
-            $this->isMine() => old($field),
-            default => $else,
+        return match (true) {
+            $this->form === '' => self::before($field, (string) $else),
+            $this->isMine() => self::before($field, ''),
+            default => (string) $else,
         };
+    }
+
+    /** What was typed into a field of the form that was sent last. */
+    public static function before(string $field, string $else): string
+    {
+        $typed = old($field, $else);
+
+        return is_scalar($typed) ? (string) $typed : '';
     }
 
     /** Whether a word of several was ticked. */

@@ -19,6 +19,12 @@ final readonly class OpenWindows
     {
     }
 
+    /** @return list<array{int, int}>  its windows, as they are given to `of` */
+    public function spans(): array
+    {
+        return array_map(fn (int $start, int $end): array => [$start, $end], $this->starts, $this->ends);
+    }
+
     /**
      * @param  list<array{int, int}>  $open
      * @param  list<array{int, int}>  $shut  taken out of the open ones

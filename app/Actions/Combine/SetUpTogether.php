@@ -94,7 +94,7 @@ final class SetUpTogether
 
     /**
      * @param  list<int>  $orders
-     * @param  \Closure(Ledger, \ArrayObject<int, array<string, mixed>>): list<int>  $work  gives the steps that come
+     * @param  \Closure(Ledger, \ArrayObject<int, Fact>): list<int>  $work  gives the steps that come
      *     together
      */
     private function make(Signed $signed, array $orders, \Closure $work): Booking
@@ -116,7 +116,7 @@ final class SetUpTogether
 
     /**
      * @param  Collection<int, OrderStep>  $steps
-     * @param  \ArrayObject<int, array<string, mixed>>  $facts
+     * @param  \ArrayObject<int, Fact>  $facts
      */
     private function share(Ledger $ledger, Collection $steps, \ArrayObject $facts): void
     {
@@ -145,7 +145,7 @@ final class SetUpTogether
 
     /**
      * @param  Collection<int, OrderStep>  $steps  all of the run
-     * @param  \ArrayObject<int, array<string, mixed>>  $facts
+     * @param  \ArrayObject<int, Fact>  $facts
      */
     private function dissolve(Ledger $ledger, Collection $steps, int $run, \ArrayObject $facts): void
     {
@@ -180,7 +180,7 @@ final class SetUpTogether
     }
 
     /**
-     * @param  \ArrayObject<int, array<string, mixed>>  $facts
+     * @param  \ArrayObject<int, Fact>  $facts
      * @param  list<Fact>  $new
      */
     private function book(\ArrayObject $facts, array $new): void

@@ -38,10 +38,12 @@ final class ImportResult
         $this->changes = array_values(array_map(get_object_vars(...), $rows->all()));
     }
 
+    /** @param  'new'|'changed'|'same'  $what */
     public function add(string $file, string $what, int $count = 1): void
     {
-        $this->files[$file] ??= ['new' => 0, 'changed' => 0, 'same' => 0];
-        $this->files[$file][$what] += $count;
+        $counts = $this->files[$file] ?? ['new' => 0, 'changed' => 0, 'same' => 0];
+        $counts[$what] += $count;
+        $this->files[$file] = $counts;
     }
 
     public function sentence(): string

@@ -32,7 +32,7 @@ final class OpeningWriter
     public function lock(Folder $folder, Ledger $ledger, array $revalued): void
     {
         $this->ids->forget();
-        $numbers = array_unique(array_column($folder->rows['opening-stock'] ?? [], 'item'));
+        $numbers = array_unique(self::column($folder, 'opening-stock', 'item'));
         $ledger->stock->lock([
             ...$revalued,
             ...array_values(array_map(
@@ -58,9 +58,15 @@ final class OpeningWriter
             'customer_order' => 'customer-orders',
             'order' => 'orders',
         ] as $code => $file) {
-            Numbers::passBy($code, array_column($folder->rows[$file] ?? [], 'number'));
+            Numbers::passBy($code, self::column($folder, $file, 'number'));
         }
-        Numbers::passBy('purchase', array_map(strval(...), array_column($folder->rows['work-orders'] ?? [], 'number')));
+        Numbers::passBy('purchase', self::column($folder, 'work-orders', 'number'));
+    }
+
+    /** @return list<string>  empty where the cell is */
+    private static function column(Folder $folder, string $file, string $name): array
+    {
+        return array_map(strval(...), array_column($folder->rows[$file] ?? [], $name));
     }
 
     /** @param  callable(string, int): void  $progress */

@@ -72,7 +72,7 @@ final class RevisionWriter
     /**
      * @param  array<string, ?string>  $first  line of the revision in the file
      * @param  list<array<string, mixed>>  $want
-     * @return string|null  what became of it; null = it is approved and stays
+     * @return 'same'|'changed'|null  what became of it; null = it is approved and stays
      */
     private function change(RevisionLines $lines, Structure|Routing $old, array $first, array $want): ?string
     {

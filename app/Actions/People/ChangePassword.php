@@ -33,10 +33,10 @@ final class ChangePassword
             $signed,
         ): void {
             $user = Person::query()->lockForUpdate()->findOrFail($signed->person->id);
-            if (! Hash::check($present, $user->password)) {
+            if (! Hash::check($present, (string) $user->password)) {
                 throw Refused::because('That is not your present password.', 'present');
             }
-            if (Hash::check($new, $user->password)) {
+            if (Hash::check($new, (string) $user->password)) {
                 throw Refused::because('That is the password you have. Take another.', 'new');
             }
             $user->fill(['password' => $new, 'must_change' => false, 'is_demo' => false])->save();

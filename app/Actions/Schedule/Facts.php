@@ -49,11 +49,11 @@ final class Facts
                 DB::table($fact['table'])->where($fact['row'])->delete();
             } elseif (isset($fact['gone'])) {
                 DB::table($fact['table'])->insert($fact['gone']);
-            } else {
+            } elseif (isset($fact['id'], $fact['column'])) {
                 DB::table($fact['table'])
                     ->where('id', $fact['id'])
-                    ->where($fact['column'], $fact['after'])
-                    ->update([$fact['column'] => $fact['before']]);
+                    ->where($fact['column'], $fact['after'] ?? null)
+                    ->update([$fact['column'] => $fact['before'] ?? null]);
             }
         }
     }
@@ -66,8 +66,10 @@ final class Facts
                 DB::table($fact['table'])->insert($fact['row']);
             } elseif (isset($fact['gone'])) {
                 DB::table($fact['table'])->where($fact['gone'])->delete();
-            } else {
-                DB::table($fact['table'])->where('id', $fact['id'])->update([$fact['column'] => $fact['after']]);
+            } elseif (isset($fact['id'], $fact['column'])) {
+                DB::table($fact['table'])
+                    ->where('id', $fact['id'])
+                    ->update([$fact['column'] => $fact['after'] ?? null]);
             }
         }
     }

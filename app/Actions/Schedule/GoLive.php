@@ -8,6 +8,7 @@ use App\Models\Booking;
 use App\Models\BookingKind;
 use App\Models\Plan;
 use App\Queries\Board\PlanComparison;
+use App\Shop\LeverKind;
 use App\Shop\PlanLever;
 use App\Shop\StandingPlan;
 use Brick\Math\BigDecimal;
@@ -17,7 +18,11 @@ use KeepPace\Core\Planning\OrderState;
 use KeepPace\Core\Refused;
 use KeepPace\Core\Scheduling\Plan\PlanRefused;
 
-/** A what-if becomes the live plan, and what its levers took to be so becomes a fact: one deed, and one undo. */
+/**
+ * A what-if becomes the live plan, and what its levers took to be so becomes a fact: one deed, and one undo.
+ *
+ * @phpstan-import-type Fact from Facts
+ */
 final class GoLive
 {
     public function __construct(private readonly PlanChanges $changes, private readonly Facts $facts)
@@ -34,15 +39,15 @@ final class GoLive
                 if (PlanComparison::facts($ledger->booking->id) > (int) $plan->booking_id) {
                     throw PlanRefused::bookedSince();
                 }
-                foreach ($plan->levers ?? [] as $lever) {
-                    if (! PlanLever::of($lever)->canBeFact()) {
-                        throw PlanRefused::neverFact($lever['says']);
+                foreach (PlanLever::ofPlan($plan) as $lever) {
+                    if (! $lever->kind->canBeFact()) {
+                        throw PlanRefused::neverFact($lever->says);
                     }
                     foreach ($this->becomesFact($lever, $ledger->booking) as $fact) {
                         $facts[] = $fact;
                     }
                 }
-                $this->facts->doAgain($facts->getArrayCopy());
+                $this->facts->doAgain(array_values($facts->getArrayCopy()));
                 $other = StandingPlan::of($planId);
                 $this->changes->setPins(Plan::LIVE, $other->pins());
                 $ledger->says("Went live: {$plan->name}.");
@@ -59,12 +64,12 @@ final class GoLive
     private static function orders(?Plan $plan): array
     {
         $orders = [];
-        foreach ($plan->levers ?? [] as $lever) {
-            if (in_array($lever['kind'], [PlanLever::RANK, PlanLever::SPLIT], true)) {
-                $orders[] = (int) $lever['order'];
+        foreach ($plan === null ? [] : PlanLever::ofPlan($plan) as $lever) {
+            if (in_array($lever->kind, [LeverKind::Rank, LeverKind::Split], true)) {
+                $orders[] = $lever->order;
             }
-            if ($lever['kind'] === PlanLever::RANK) {
-                array_push($orders, ...self::first((int) $lever['order']));
+            if ($lever->kind === LeverKind::Rank) {
+                array_push($orders, ...self::first($lever->order));
             }
         }
 
@@ -88,33 +93,30 @@ final class GoLive
         );
     }
 
-    /**
-     * @param  array<string, mixed>  $lever
-     * @return list<array<string, mixed>>
-     */
-    private function becomesFact(array $lever, Booking $booking): array
+    /** @return list<Fact> */
+    private function becomesFact(PlanLever $lever, Booking $booking): array
     {
-        return match ($lever['kind']) {
-            PlanLever::OVERTIME => array_map(
+        return match ($lever->kind) {
+            LeverKind::Overtime => array_map(
                 fn (array $span): array => [
                     'table' => 'overtimes',
                     'row' => [
-                        'work_centre_id' => $lever['centre'],
+                        'work_centre_id' => $lever->centre,
                         'from_at' => self::utc($span[0], $span[1]),
                         'until_at' => self::utc($span[0], $span[2]),
-                        'reason' => mb_strimwidth($lever['says'], 0, 200, '…'),
+                        'reason' => mb_strimwidth($lever->says, 0, 200, '…'),
                         'booking_id' => $booking->id,
                     ],
                 ],
-                $lever['spans'],
+                $lever->spans,
             ),
-            PlanLever::RANK => $this->rank((int) $lever['order']),
-            PlanLever::SPLIT => $this->halves((int) $lever['order']),
+            LeverKind::Rank => $this->rank($lever->order),
+            LeverKind::Split => $this->halves($lever->order),
             default => [], // a step on another work centre is the plan's own affair
         };
     }
 
-    /** @return list<array<string, mixed>> before all others: where the best rank is 0, the others make room */
+    /** @return list<Fact> before all others: where the best rank is 0, the others make room */
     private function rank(int $order): array
     {
         $was = (int) DB::table('orders')->where('id', $order)->value('rank');
@@ -130,7 +132,7 @@ final class GoLive
         ];
     }
 
-    /** @return list<array<string, mixed>> */
+    /** @return list<Fact> */
     private function halves(int $order): array
     {
         $half = BigDecimal::of((string) DB::table('orders')->where('id', $order)->value('quantity'))->dividedBy(

@@ -28,6 +28,8 @@ use KeepPace\Core\Scheduling\Schedule;
 /**
  * The one way a person changes a plan: locked, told apart from what others did meanwhile, kept with what stood before
  * it so that it can be undone.
+ *
+ * @phpstan-import-type Fact from Facts
  */
 final class PlanChanges
 {
@@ -46,7 +48,7 @@ final class PlanChanges
      * @param  \Closure(
      *     Ledger,
      *     StandingPlan,
-     *     \ArrayObject<int, array<string, mixed>>,
+     *     \ArrayObject<int, Fact>,
      * ): (\Closure(Problem): Schedule)  $work
      *     checks, sets pins, says, lists the facts it changed; its answer loads the facts of now
      * @param  list<int>  $orders  whose facts it changes: locked before the plan
@@ -91,7 +93,7 @@ final class PlanChanges
     /**
      * What stood before the deed, so that it can be undone; a new deed ends what could be redone.
      *
-     * @param  array<int, array<string, mixed>>  $facts
+     * @param  array<int, Fact>  $facts
      */
     private function keep(Plan $plan, Booking $booking, Signed $signed, string $before, array $facts): void
     {

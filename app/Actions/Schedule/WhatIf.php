@@ -15,6 +15,7 @@ use App\Planner\PlanWriter;
 use App\Planner\Unplanned;
 use App\Queries\Board\PlanComparison;
 use App\Shop\LeverOffers;
+use App\Shop\PlanLever;
 use App\Shop\StandingPlan;
 use Illuminate\Support\Facades\DB;
 use KeepPace\Core\Refused;
@@ -71,11 +72,9 @@ final class WhatIf
     /**
      * One lever tried on the live plan.
      *
-     * @param  array<string, mixed>  $lever  as LeverOffers gave it
-     *
      * @throws Refused
      */
-    public function tryLever(int $order, array $lever, Signed $signed): Booking
+    public function tryLever(int $order, PlanLever $lever, Signed $signed): Booking
     {
         return $this->bookings->once(BookingKind::WhatIf, $signed, Part::writing(function (Ledger $ledger) use (
             $order,
@@ -85,8 +84,8 @@ final class WhatIf
             $standing = StandingPlan::of();
             $effect = LeverOffers::effect($standing, LeverOffers::trials($standing, $order), $lever);
             $plan = $this->add(
-                mb_strimwidth($lever['says'], 0, 58, '…'),
-                "{$lever['says']}.",
+                mb_strimwidth($lever->says, 0, 58, '…'),
+                "{$lever->says}.",
                 [$lever],
                 $signed->person,
                 $effect->schedule->steps,
@@ -142,7 +141,7 @@ final class WhatIf
     }
 
     /**
-     * @param  list<array<string, mixed>>  $levers
+     * @param  list<PlanLever>  $levers
      * @param  array<int, PlannedStep>  $steps
      */
     private function add(string $name, string $says, array $levers, Person $by, array $steps, ?int $facts): Plan
@@ -153,7 +152,7 @@ final class WhatIf
                 'name' => mb_strimwidth($name, 0, 60, '…'),
                 'says' => mb_strimwidth($says, 0, 300, '…'),
                 'is_live' => false,
-                'levers' => $levers,
+                'levers' => json_encode(array_map(fn (PlanLever $lever): array => $lever->kept(), $levers)),
                 'user_id' => $by->id,
                 'made_at' => now(),
             ])

@@ -102,13 +102,15 @@ final class TrackedCodes
      *
      * @param  list<string>  $list
      *
+     * @phpstan-assert non-empty-list<string> $list
+     *
      * @throws Refused
      */
     private static function assertSerials(BigDecimal $quantity, array $list): void
     {
         $pieces = Amount::plain($quantity);
         $left = $quantity->minus(count($list));
-        if (! $left->isZero()) {
+        if ($list === [] || ! $left->isZero()) {
             $over = Amount::plain($left->negated());
             throw Refused::because($left->isPositive()
                 ? Amount::plain($left)." of {$pieces} serials are still to be named."

@@ -12,6 +12,7 @@ use App\Queries\ImportRow;
 use Illuminate\Contracts\View\View;
 use Illuminate\Http\RedirectResponse;
 use Illuminate\Http\Request;
+use Illuminate\Http\UploadedFile;
 use Illuminate\Support\Facades\DB;
 use Illuminate\Support\Str;
 use KeepPace\Core\Refused;
@@ -42,7 +43,9 @@ class ImportController extends Controller
         $folder = storage_path('app/imports/'.Str::uuid());
         mkdir($folder, 0700, true);
         $names = [];
-        foreach ($request->file('files') as $file) {
+        /** @var list<UploadedFile> $files */
+        $files = $request->file('files');
+        foreach ($files as $file) {
             $names[] = $name =
                 preg_replace('/[^A-Za-z0-9._-]/', '_', basename($file->getClientOriginalName())) ?: 'file';
             $file->move($folder, $name);

@@ -46,14 +46,14 @@ class LateController extends Controller
         return view('late.levers', [
             'order' => $order,
             'offers' => ShownOffer::all($order),
-            'alone' => LeverOffers::of($order)[0]['finish'] ?? null,
+            'alone' => (LeverOffers::of($order)[0] ?? null)?->finish,
         ]);
     }
 
     public function store(LeverRequest $request, int $order, WhatIf $whatIf): RedirectResponse
     {
         $typed = $request->validated();
-        $offer = collect(LeverOffers::of($order))->firstWhere('says', $typed['says']);
+        $offer = collect(LeverOffers::of($order))->firstWhere('lever.says', $typed['says']);
         if ($offer === null) {
             throw Refused::because(
                 'The plan has changed since, and that is not among the levers any more. Open the page again.',
@@ -62,7 +62,7 @@ class LateController extends Controller
 
         return $this->done(
             to_route('plans.index'),
-            $whatIf->tryLever($order, $offer['lever'], $request->signed()),
+            $whatIf->tryLever($order, $offer->lever, $request->signed()),
         );
     }
 }

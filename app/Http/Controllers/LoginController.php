@@ -41,12 +41,12 @@ class LoginController extends Controller
                 "Too many tries. Wait {$brake->seconds()} seconds.",
             );
         }
-        if (! Auth::attempt(['login_key' => $key, 'password' => $typed['password']])) {
+        if (! Auth::attempt(['login_key' => $key, 'password' => $typed['password']]) || $user === null) {
             $brake->press();
 
             return $this->refused($request, $typed['login'], 'failed', 'Login and password do not belong together.');
         }
-        if ($user?->locked_at !== null) {
+        if ($user->locked_at !== null) {
             Auth::logout();
 
             return $this->refused(
@@ -57,7 +57,7 @@ class LoginController extends Controller
             );
         }
         $brake->release();
-        Log::channel('logins')->info('logged in', ['login' => $user?->login, 'from' => $request->ip()]);
+        Log::channel('logins')->info('logged in', ['login' => $user->login, 'from' => $request->ip()]);
         $kept = $request->session()->pull('typed_before');
         $request->session()->regenerate();
 

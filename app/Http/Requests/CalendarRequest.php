@@ -5,6 +5,7 @@ namespace App\Http\Requests;
 use App\Actions\Schedule\CalendarEdit;
 use App\Papers\CalendarFile;
 use App\Wording\When;
+use Illuminate\Http\UploadedFile;
 use Illuminate\Support\Arr;
 use Illuminate\Validation\ValidationException;
 
@@ -97,12 +98,13 @@ class CalendarRequest extends DeedRequest
                 ],
             ]
             : [];
-        if ($this->hasFile('file')) {
+        $file = $this->file('file');
+        if ($file instanceof UploadedFile) {
             try {
                 $days = [
                     ...$days,
                     ...CalendarFile::days(
-                        (string) file_get_contents($this->file('file')->getRealPath()),
+                        (string) file_get_contents($file->getRealPath()),
                         When::today(),
                     ),
                 ];

@@ -82,12 +82,14 @@ final readonly class AbsenceList
     /** @return Collection<int, string> */
     private static function people(): Collection
     {
-        return DB::table('people AS p')
+        $people = DB::table('people AS p')
             ->join('work_centres AS w', 'w.id', 'p.work_centre_id')
             ->where('p.is_there', true)
             ->orderBy('w.id')
             ->orderBy('p.name')
-            ->get(['p.id', 'p.name', 'w.name AS centre'])
-            ->mapWithKeys(fn (object $row): array => [$row->id => "{$row->name}, {$row->centre}"]);
+            ->select(['p.id', 'p.name', 'w.name AS centre']);
+
+        return Row::all($people, fn (Row $row): Row => $row)
+            ->mapWithKeys(fn (Row $row): array => [$row->int('id') => "{$row->text('name')}, {$row->text('centre')}"]);
     }
 }

@@ -23,7 +23,15 @@ use KeepPace\Core\Scheduling\Problem;
  */
 final class BoardData
 {
-    /** @return array<string, mixed> */
+    /**
+     * @return array{
+     *     plan: array{id: int, name: string, live: bool, seen: int, computed: int|null, stamp: string},
+     *     orders: array<int, array{late: int, customer: string, item: string}>,
+     *     bars: list<list<int|string|list<int>>>,
+     *     zone: mixed, now: int, from: int, to: int, days: list<int>, quiet: mixed, calendars: mixed, centres: mixed,
+     *     done: mixed, was: mixed, held: mixed, away: object, likely: mixed,
+     * }
+     */
     public static function of(int $planId = Plan::LIVE): array
     {
         $standing = StandingPlan::of($planId);
@@ -56,7 +64,7 @@ final class BoardData
         ];
     }
 
-    /** @return array<string, mixed> */
+    /** @return array{id: int, name: string, live: bool, seen: int, computed: int|null, stamp: string} */
     private static function plan(Plan $plan): array
     {
         return [

@@ -12,7 +12,12 @@ use KeepPace\Core\Scheduling\Problem;
 /** The orders of a plan as the board's script reads them: who waits for each, and what it waits for. */
 final class BoardOrders
 {
-    /** @return array<int, array<string, mixed>> by order */
+    /**
+     * @return array<int, array{
+     *     number: string, state: string, quantity: string, item: string, name: string, late: int, due: int|null,
+     *     finish: int|null, for: int|null, needs: list<int>, customer: string, unplaced: string,
+     * }> by order
+     */
     public static function of(int $planId, Problem $problem): array
     {
         $needs = self::needs($problem);

@@ -5,6 +5,7 @@ namespace App\Queries\Board;
 use App\Models\Plan;
 use App\Queries\Orders\ListedOrder;
 use App\Queries\Orders\OrderList;
+use App\Reading\Row;
 use App\Shop\StandingPlan;
 use App\Shop\WhyLate;
 use Illuminate\Support\Collection;
@@ -17,36 +18,36 @@ final class LateOrders
     /** @return Collection<int, LateOrder> */
     public static function all(): Collection
     {
-        $ids = DB::table('plan_orders AS p')
+        $late = DB::table('plan_orders AS p')
             ->join('orders AS o', 'o.id', 'p.order_id')
             ->where('p.plan_id', Plan::LIVE)
             ->where('p.late_minutes', '>', 0)
             ->orderByDesc('p.late_minutes')
-            ->orderBy('p.order_id')
-            ->pluck('p.order_id')
-            ->map(intval(...));
-        if ($ids->isEmpty()) {
+            ->orderBy('p.order_id');
+        $ids = Row::ints($late, 'p.order_id');
+        if ($ids === []) {
             return collect();
         }
         $causes = self::causes($ids);
 
-        return OrderList::find(array_values($ids->all()))
+        return OrderList::find($ids)
             ->map(fn (ListedOrder $order): LateOrder => new LateOrder($order, $causes[$order->id] ?? ''));
     }
 
     /**
-     * @param  Collection<int, int>  $orders
+     * @param  list<int>  $orders
      * @return array<int, string>  by order
      */
-    private static function causes(Collection $orders): array
+    private static function causes(array $orders): array
     {
         $standing = StandingPlan::of();
         $work = function () use ($standing, $orders): array {
             $why = new WhyLate($standing);
 
-            return $orders->mapWithKeys(fn (int $order): array => [$order => $why->sentence($order)])->all();
+            return array_combine($orders, array_map($why->sentence(...), $orders));
         };
 
+        /** @var array<int, string> */
         return Cache::remember("late-causes.{$standing->plan->stamp}", 3600, $work);
     }
 }

@@ -131,12 +131,10 @@ final readonly class PlanComparison
      */
     public function levers(): array
     {
-        return array_map(fn (array $lever): array => [
-            'says' => (string) $lever['says'],
-            'becomes' => PlanLever::of($lever)->canBeFact()
-                ? 'Going live makes that so.'
-                : 'A plan cannot make that true.',
-        ], $this->plan->levers ?? []);
+        return array_map(fn (PlanLever $lever): array => [
+            'says' => $lever->says,
+            'becomes' => $lever->kind->canBeFact() ? 'Going live makes that so.' : 'A plan cannot make that true.',
+        ], PlanLever::ofPlan($this->plan));
     }
 
     public function sinceSays(): string
@@ -177,6 +175,7 @@ final readonly class PlanComparison
     /** @return EloquentCollection<int, Booking> */
     private static function since(Plan $plan): EloquentCollection
     {
+        /** @var EloquentCollection<int, Booking> */
         return Booking::query()
             ->with('user')
             ->whereNotIn('kind', BookingKind::withoutFacts())

@@ -38,7 +38,7 @@ final class PlanList
     /** @return array<int, int> how many steps stand elsewhere than in the live plan, by what-if */
     private static function moved(): array
     {
-        return DB::table('plan_steps AS b')
+        $moved = DB::table('plan_steps AS b')
             ->join(
                 'plan_steps AS a',
                 fn (JoinClause $join) => $join
@@ -50,9 +50,8 @@ final class PlanList
                 'NOT (a.start_at <=> b.start_at AND a.machine <=> b.machine AND a.work_centre_id <=> b.work_centre_id)',
             )
             ->groupBy('b.plan_id')
-            ->selectRaw('b.plan_id, COUNT(*) AS n')
-            ->pluck('n', 'plan_id')
-            ->map(fn ($n): int => (int) $n)
-            ->all();
+            ->selectRaw('b.plan_id, COUNT(*) AS n');
+
+        return Row::intsBy($moved, 'n', 'plan_id');
     }
 }

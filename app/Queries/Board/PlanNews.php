@@ -4,6 +4,7 @@ namespace App\Queries\Board;
 
 use App\Models\Booking;
 use App\Models\Plan;
+use App\Reading\Row;
 use App\Wording\When;
 use Illuminate\Support\Facades\DB;
 
@@ -30,12 +31,11 @@ final readonly class PlanNews
                     .($booking === null
                         ? ''
                         : ", last by {$booking->user->name}: ".mb_strimwidth($booking->says, 0, 90, '…'));
-        $change = fn (bool $undone): ?string => DB::table('plan_changes AS c')
+        $change = fn (bool $undone): ?string => Row::firstText(DB::table('plan_changes AS c')
             ->join('booking_says AS s', 's.booking_id', 'c.booking_id')
             ->where('c.plan_id', $planId)
             ->where('c.is_undone', $undone)
-            ->orderBy('c.id', $undone ? 'asc' : 'desc')
-            ->value('s.says');
+            ->orderBy('c.id', $undone ? 'asc' : 'desc'), 's.says');
         $effect = $booking === null || ! $plan->is_live ? '' : EffectOf::booking($booking->id)->says();
 
         return new self(

@@ -3,6 +3,7 @@
 namespace App\Queries\Board;
 
 use App\Shop\LeverDeed;
+use App\Shop\LeverOffer;
 use App\Shop\LeverOffers;
 use App\Wording\Figures;
 
@@ -29,15 +30,13 @@ final readonly class ShownOffer
     /** @return list<self>  as LeverOffers gives them */
     public static function all(int $order): array
     {
-        return array_map(fn (array $offer): self => new self(
-            $offer['says'],
-            $offer['costs'],
-            $offer['finishWith'],
-            $offer['finish'] === null || $offer['finishWith'] === null
-                ? null
-                : $offer['finish'] - $offer['finishWith'],
-            $offer['lateWith'] - $offer['late'],
-            LeverDeed::of($offer['deed']),
+        return array_map(fn (LeverOffer $offer): self => new self(
+            $offer->lever->says,
+            $offer->lever->costs,
+            $offer->finishWith,
+            $offer->finish === null || $offer->finishWith === null ? null : $offer->finish - $offer->finishWith,
+            $offer->lateWith - $offer->late,
+            $offer->lever->deed,
         ), LeverOffers::of($order));
     }
 

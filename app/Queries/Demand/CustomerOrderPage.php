@@ -173,15 +173,14 @@ final readonly class CustomerOrderPage
     /** @return array<int, string> by line */
     private static function hangs(int $order): array
     {
-        $tied = Ties::fromOrders()
+        $tied = Row::intsBy(Ties::fromOrders()
             ->join('customer_order_lines AS l', 'l.id', 't.line_id')
-            ->where('l.customer_order_id', $order)
-            ->pluck('t.line_id', 'out.order_id');
+            ->where('l.customer_order_id', $order), 't.line_id', 'out.order_id');
         $said = [];
         $components = DB::table('plan_components AS p')
             ->join('order_components AS c', 'c.id', 'p.component_id')
             ->where('p.plan_id', Plan::LIVE)
-            ->whereIn('c.order_id', $tied->keys())
+            ->whereIn('c.order_id', array_keys($tied))
             ->where('p.coming', '<>', '[]')
             ->select(['c.order_id', 'p.coming']);
         foreach (Row::all($components, fn (Row $row): Row => $row) as $row) {
@@ -193,7 +192,7 @@ final readonly class CustomerOrderPage
         $there = DB::table('order_steps AS s')
             ->join('orders AS o', 'o.id', 's.order_id')
             ->join('suppliers AS w', 'w.id', 's.supplier_id')
-            ->whereIn('s.order_id', $tied->keys())
+            ->whereIn('s.order_id', array_keys($tied))
             ->whereRaw('s.taken_in > s.good + s.scrap')
             ->select(['s.order_id', 'o.number', 'w.name']);
         foreach (Row::all($there, fn (Row $row): Row => $row) as $row) {

@@ -83,7 +83,9 @@ final readonly class DemandLine
     /** Wanted, and covered by nothing; less than none where more is covered than is wanted. */
     public function uncovered(): BigDecimal
     {
-        return $this->wanted()->minus(BigDecimal::sum(0, ...$this->covers->pluck('quantity')->all()));
+        $covered = $this->covers->map(fn (LineCover $one): BigDecimal => $one->quantity);
+
+        return $this->wanted()->minus(BigDecimal::sum(0, ...$covered));
     }
 
     /** What covers it is finished after its promised day. */

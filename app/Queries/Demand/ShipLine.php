@@ -113,7 +113,7 @@ final readonly class ShipLine
     /** @return array<int, string>  to choose from */
     public function lotOptions(): array
     {
-        return [0 => 'oldest first'] + $this->lots->pluck('says', 'id')->all();
+        return [0 => 'oldest first'] + array_column($this->lots->all(), 'says', 'id');
     }
 
     /** A field of it as errors and old input name it. */

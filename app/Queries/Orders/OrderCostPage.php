@@ -2,6 +2,7 @@
 
 namespace App\Queries\Orders;
 
+use App\Reading\Row;
 use Illuminate\Support\Facades\DB;
 use KeepPace\Core\Costing\CostKind;
 
@@ -30,14 +31,15 @@ final readonly class OrderCostPage
     /** @param  array<string, int>|null  $planned  by kind; null = it is not planned before the release */
     public static function of(int $order, ?array $planned): self
     {
-        $actual = DB::table('cost_entries')
+        $booked = DB::table('cost_entries')
             ->where('order_id', $order)
             ->groupBy('kind')
-            ->selectRaw('kind, SUM(cents) AS cents')
-            ->pluck('cents', 'kind');
+            ->selectRaw('kind, SUM(cents) AS cents');
+        $actual = Row::all($booked, fn (Row $row): Row => $row)
+            ->mapWithKeys(fn (Row $row): array => [$row->text('kind') => $row->int('cents')]);
         $lines = [];
         foreach (self::KINDS as $kind => $says) {
-            $line = new CostLine($says, $planned[$kind] ?? 0, (int) ($actual[$kind] ?? 0));
+            $line = new CostLine($says, $planned[$kind] ?? 0, $actual[$kind] ?? 0);
             // nobody plans to buy for one order alone: it is told where it happened
             $kind === CostKind::Bought->value && $line->actual === 0 ?: $lines[] = $line;
         }
@@ -50,8 +52,8 @@ final readonly class OrderCostPage
         return new self(
             $lines,
             $putIn,
-            -(int) ($actual['receipt'] ?? 0),
-            -(int) ($actual['variance'] ?? 0),
+            -($actual['receipt'] ?? 0),
+            -($actual['variance'] ?? 0),
             $planned !== null,
         );
     }

@@ -33,7 +33,7 @@ final class OrderList
         in_array($filter->state, ['closed', 'cancelled', 'all'], true) ? $query->orderByDesc('o.id')
             : $query->orderByRaw("o.state = 'built', p.place_in_rank IS NULL, p.place_in_rank, o.id");
 
-        return self::find($query->offset($filter->skip)->limit(self::PAGE)->pluck('o.id')->all());
+        return self::find(Row::ints($query->offset($filter->skip)->limit(self::PAGE), 'o.id'));
     }
 
     /**
@@ -43,15 +43,13 @@ final class OrderList
      */
     public static function ranked(): Collection
     {
-        return self::find(
-            DB::table('orders')
-                ->whereIn('state', OrderState::OPEN)
-                ->orderBy('rank')
-                ->orderByRaw('due_on IS NULL, due_on')
-                ->orderBy('id')
-                ->pluck('id')
-                ->all(),
-        );
+        $ranked = DB::table('orders')
+            ->whereIn('state', OrderState::OPEN)
+            ->orderBy('rank')
+            ->orderByRaw('due_on IS NULL, due_on')
+            ->orderBy('id');
+
+        return self::find(Row::ints($ranked, 'id'));
     }
 
     public static function count(OrderFilter $filter): int

@@ -427,7 +427,7 @@ final readonly class OrderPage
      */
     private static function deviations(int $order, Collection $components): Collection
     {
-        $reasons = DB::table('moves AS m')
+        $booked = DB::table('moves AS m')
             ->join('bookings AS b', 'b.id', 'm.booking_id')
             ->where('m.order_id', $order)
             ->whereNotNull('m.component_id')
@@ -435,8 +435,8 @@ final readonly class OrderPage
             ->select('m.component_id')
             ->selectRaw(
                 "GROUP_CONCAT(DISTINCT NULLIF(IF(m.reason <> '', m.reason, b.reason), '') SEPARATOR '; ') AS reasons",
-            )
-            ->pluck('reasons', 'component_id');
+            );
+        $reasons = Row::textsBy($booked, 'reasons', 'component_id');
 
         return $components
             ->filter(fn (OrderPart $part): bool => $part->isUsed())

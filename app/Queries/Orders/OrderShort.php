@@ -22,16 +22,17 @@ final readonly class OrderShort
     /** @param  Collection<int, OrderStepLine>  $steps */
     public static function of(int $order, Collection $steps): self
     {
-        $scrapped = BigDecimal::sum(BigDecimal::zero(), ...$steps->pluck('scrap')->all());
+        $scrapped = BigDecimal::sum(0, ...$steps->map(fn (OrderStepLine $step): BigDecimal => $step->scrap));
         $remakes = self::remakes($order);
         $asked = DB::table('questions')
             ->where('order_id', $order)
             ->where('kind', 'short')
-            ->whereNull('answered_at')
-            ->sum('open_quantity');
-        $left = $scrapped->minus(BigDecimal::sum(BigDecimal::zero(), ...$remakes->pluck('quantity')->all()));
+            ->whereNull('answered_at');
+        $madeAgain = $remakes->map(fn (Remake $one): BigDecimal => $one->quantity);
+        $left = $scrapped->minus(BigDecimal::sum(0, ...$madeAgain));
+        $open = BigDecimal::min(Row::sum($asked, 'open_quantity'), $left);
 
-        return new self($scrapped, $remakes, BigDecimal::max(0, BigDecimal::min((string) $asked, $left)));
+        return new self($scrapped, $remakes, BigDecimal::max(0, $open));
     }
 
     /** @return Collection<int, Remake> */

@@ -2,6 +2,7 @@
 
 namespace App\Queries\Orders;
 
+use App\Reading\Row;
 use App\Settings\Setting;
 use App\Settings\Settings;
 use App\Shop\PlantCalendar;
@@ -50,30 +51,24 @@ final class PaceStrips
             ->whereIn('s.order_id', $orders)
             ->orderBy('s.order_id')
             ->orderBy('s.number')
-            ->get([
-                's.order_id',
-                's.number',
-                's.name',
-                's.supplier_id',
-                's.planned_minutes',
-                's.started_at',
-                DB::raw(
-                    'LEAST(1000000, COALESCE((s.good + s.scrap) * 1000000 DIV NULLIF(o.quantity, 0), 0)) AS millionths',
-                ),
-                DB::raw('s.taken_in > s.good + s.scrap AS here'),
-            ]);
+            ->select(['s.order_id', 's.number', 's.name', 's.supplier_id', 's.planned_minutes', 's.started_at'])
+            ->selectRaw(
+                'LEAST(1000000, COALESCE((s.good + s.scrap) * 1000000 DIV NULLIF(o.quantity, 0), 0)) AS millionths',
+            )
+            ->selectRaw('s.taken_in > s.good + s.scrap AS here');
         $segments = [];
         $day = Settings::whole(Setting::OutsideDayMinutes);
-        foreach ($steps as $step) {
-            $isOutside = $step->supplier_id !== null;
-            $segments[$step->order_id][] = new PaceSegment(
-                $step->number,
-                $step->name,
-                max(1, $isOutside ? intdiv((int) $step->planned_minutes, 1440) * $day : $step->planned_minutes),
-                $step->millionths / 1_000_000,
+        foreach (Row::all($steps, fn (Row $row): Row => $row) as $step) {
+            $isOutside = $step->intOrNull('supplier_id') !== null;
+            $minutes = $step->int('planned_minutes');
+            $segments[$step->int('order_id')][] = new PaceSegment(
+                $step->int('number'),
+                $step->text('name'),
+                max(1, $isOutside ? intdiv($minutes, 1440) * $day : $minutes),
+                $step->int('millionths') / 1_000_000,
                 $isOutside,
-                $step->started_at !== null,
-                (bool) $step->here,
+                $step->textOrNull('started_at') !== null,
+                $step->flag('here'),
             );
         }
 

@@ -51,7 +51,7 @@ final readonly class ShortItem
             $first->lead,
             $first->lots,
             self::firstDay($parts),
-            BigDecimal::sum(0, ...$parts->pluck('missing')->all()),
+            BigDecimal::sum(0, ...$parts->map(fn (ShortPart $part): BigDecimal => $part->missing)),
             $parts,
             $deliveries,
         );

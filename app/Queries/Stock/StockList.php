@@ -214,15 +214,15 @@ final class StockList
     /** What lay in stores when the move was booked; of 0 what lies there now. */
     private static function onHand(int $item, int $before): BigDecimal
     {
-        $now = (string) DB::table('balances')->where('item_id', $item)->sum('quantity');
-        $after = $before === 0
-            ? '0'
-            : (string) self::moved($item)
-                ->where('m.id', '>=', $before)
-                ->selectRaw('COALESCE(SUM('.self::SIGNED.'), 0) AS quantity')
-                ->value('quantity');
+        $now = Row::sum(DB::table('balances')->where('item_id', $item), 'quantity');
+        if ($before === 0) {
+            return $now;
+        }
+        $after = self::moved($item)
+            ->where('m.id', '>=', $before)
+            ->selectRaw('COALESCE(SUM('.self::SIGNED.'), 0) AS quantity');
 
-        return BigDecimal::of($now)->minus($after);
+        return $now->minus(Row::first($after, fn (Row $row): BigDecimal => $row->decimal('quantity')) ?? 0);
     }
 
     private static function moved(int $item): Builder

@@ -79,23 +79,19 @@ final readonly class TodayPage
         $release = $open->filter(fn (OpenOrder $order): bool => $order->canBeReleased());
         $late = $open->filter(fn (OpenOrder $order): bool => $order->isLate())->sortByDesc('lateMinutes');
         $shown = self::shown($late->take(self::LATE), $stuck->take(self::SHOWN), $release->take(self::SHOWN));
-        $rows = fn (Collection $of, int $most): Collection => $of
-            ->take($most)
-            ->map(fn (OpenOrder $order): ListedOrder => $shown[$order->id])
-            ->values();
         $deliveries = Deliveries::now();
         $arrivals = ArrivalList::asked($deliveries);
 
         return new self(
-            $rows($release, self::SHOWN),
-            $rows($stuck, self::SHOWN),
-            $rows($late, self::LATE),
+            self::rows($release->take(self::SHOWN), $shown),
+            self::rows($stuck->take(self::SHOWN), $shown),
+            self::rows($late->take(self::LATE), $shown),
             self::counted($release, $stuck, $late),
             CustomerOrderList::page('uncovered', ''),
             AtSuppliers::first(self::SHOWN),
             self::missing($stuck),
             PaceStrips::for($shown->values()),
-            DB::table('bookings')->where('kind', '<>', 'import')->orderByDesc('id')->value('entered_at'),
+            Row::firstText(DB::table('bookings')->where('kind', '<>', 'import')->orderByDesc('id'), 'entered_at'),
             ($asked = QuestionList::open(5))->rows,
             $asked->count + count($arrivals),
             self::missingItems(),
@@ -191,14 +187,27 @@ final readonly class TodayPage
     }
 
     /**
+     * @param  Collection<int, OpenOrder>  $orders
+     * @param  Collection<int, ListedOrder>  $shown  by id
+     * @return Collection<int, ListedOrder>
+     */
+    private static function rows(Collection $orders, Collection $shown): Collection
+    {
+        return $orders->map(fn (OpenOrder $order): ListedOrder => $shown[$order->id])->values();
+    }
+
+    /**
      * @param  Collection<int, OpenOrder>  ...$lists
      * @return Collection<int, ListedOrder>  by id
      */
     private static function shown(Collection ...$lists): Collection
     {
-        $ids = collect($lists)->flatten(1)->pluck('id')->unique()->values()->all();
+        $ids = [];
+        foreach ($lists as $list) {
+            array_push($ids, ...$list->map(fn (OpenOrder $order): int => $order->id));
+        }
 
-        return OrderList::find($ids)->keyBy('id');
+        return OrderList::find(array_values(array_unique($ids)))->keyBy('id');
     }
 
     /**

@@ -38,7 +38,7 @@ final readonly class PickList
     public function says(): string
     {
         $picked = $this->rows->where('isPicked', true)->count();
-        $orders = $this->rows->pluck('order')->unique();
+        $orders = $this->rows->map(fn (PickRow $row): string => $row->order)->unique();
         $for = $orders->count() === 1 ? "order {$orders->first()}" : "{$orders->count()} orders";
 
         return "{$picked} of {$this->rows->count()} picked, for {$for}.";

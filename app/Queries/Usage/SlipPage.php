@@ -39,7 +39,10 @@ final readonly class SlipPage
             $stock[$row->int('item_id')] ?? collect(),
             $units[$row->int('item_id')] ?? collect(),
         ));
-        $tracked = $lines->filter(fn (SlipRow $line): bool => $line->isTracked())->pluck('itemId')->unique();
+        $tracked = $lines
+            ->filter(fn (SlipRow $line): bool => $line->isTracked())
+            ->map(fn (SlipRow $line): int => $line->itemId)
+            ->unique();
         $lots = $tracked->mapWithKeys(fn (int $item): array => [
             $item => ($stock[$item] ?? collect())->whereNotNull('code')->unique('code')->values(),
         ]);

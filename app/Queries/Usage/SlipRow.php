@@ -60,7 +60,9 @@ final readonly class SlipRow
     public static function from(Row $row, Collection $splits, Collection $stock, Collection $units): self
     {
         $isOwn = $row->textOrNull('supplied_by') === self::BY_CUSTOMER;
-        $there = $stock->filter(fn (FreeLot $lot): bool => $lot->isCustomersOwn === $isOwn)->pluck('quantity');
+        $there = $stock
+            ->filter(fn (FreeLot $lot): bool => $lot->isCustomersOwn === $isOwn)
+            ->map(fn (FreeLot $lot): BigDecimal => $lot->quantity);
 
         return new self(
             $row->int('id'),
@@ -86,7 +88,7 @@ final readonly class SlipRow
             $row->text('unit'),
             $row->text('reason'),
             $row->flag('is_out'),
-            BigDecimal::sum(0, ...$there->all()),
+            BigDecimal::sum(0, ...$there),
             $splits,
             $units,
         );
@@ -126,7 +128,7 @@ final readonly class SlipRow
     /** @return array<string, string>  said by what is sent; the stock unit goes as nothing */
     public function unitOptions(): array
     {
-        return ['' => $this->unit] + $this->units->pluck('code', 'code')->all();
+        return ['' => $this->unit] + array_column($this->units->all(), 'code', 'code');
     }
 
     public function unitSays(): string
@@ -137,7 +139,7 @@ final readonly class SlipRow
     /** Places it is taken from. */
     public function places(): string
     {
-        return $this->splits->pluck('place')->filter()->unique()->join(', ');
+        return implode(', ', array_unique(array_filter(array_column($this->splits->all(), 'place'))));
     }
 
     /** @return Collection<int, SlipSplitRow>  lots and serials, named */

@@ -141,6 +141,20 @@ enum Page: string
         };
     }
 
+    /** @return list<self>  in the order of the bar */
+    public static function ofSubject(Subject $subject): array
+    {
+        /** @var array<string, list<self>> $pages */
+        static $pages = [];
+        if ($pages === []) {
+            foreach (self::cases() as $page) {
+                $pages[$page->subject()->value][] = $page;
+            }
+        }
+
+        return $pages[$subject->value] ?? [];
+    }
+
     public function right(): Deed
     {
         return match ($this) {

@@ -24,8 +24,8 @@ enum Subject: string
     public function pages(Person $user): array
     {
         return array_values(array_filter(
-            Page::cases(),
-            fn (Page $page): bool => $page->subject() === $this && $user->may($page->right()),
+            Page::ofSubject($this),
+            fn (Page $page): bool => $user->may($page->right()),
         ));
     }
 

@@ -9,8 +9,9 @@ use App\Models\Plan;
 use App\Models\PurchaseLine;
 use App\Models\Supplier;
 use App\Models\WorkCentre;
+use App\Shop\LeverKind;
+use App\Shop\LeverOffer;
 use App\Shop\LeverOffers;
-use App\Shop\PlanLever;
 use Illuminate\Support\Facades\DB;
 
 /*
@@ -123,27 +124,28 @@ it('offers each who does it with days and costs, live at one click', function ()
     // 20 h of grinding behind which nothing is in time
     $order = tap($this->shop->order('ROD-1', '20', '2026-11-26'), $this->shop->release(...));
     app(App\Planner\KeepUp::class)->handle(true);
-    $offers = collect(LeverOffers::of($order->id))->keyBy('says');
+    $offers = collect(LeverOffers::of($order->id))->keyBy('lever.says');
     $grind = "{$order->number} step 20 Grind";
     $there = $offers->get("{$grind} at Emberfield Heat Treatment, 2 days away");
     // there 20 × 1.50 + 20.00 once; here 30 + 1,200 min = 20.5 h at 40 + 20
     expect($offers->keys()->all())->toContain("{$grind} at Clearpass Surface Works, 4 days away")
-        ->and($there['costs'])->toBe('50.00 € there, 1 230.00 € here')
-        ->and($there['finishWith'])->toBeLessThan($there['finish'])
-        ->and($there['deed']['to'])->toBe('step-suppliers.update');
+        ->and($there->lever->costs)->toBe('50.00 € there, 1 230.00 € here')
+        ->and($there->finishWith)->toBeLessThan($there->finish)
+        ->and($there->lever->deed->to)->toBe('step-suppliers.update');
     // a supplier's step that has a place and a time here: half as long again at the bench, 15 + 20 × 3 min
     $bench = WorkCentre::query()->where('code', 'BENCH')->sole();
     $here = $offers->get("{$order->number} step 30 Harden here, at {$bench->name}, not by Emberfield Heat Treatment");
-    expect($here['lever'])->toMatchArray(['kind' => PlanLever::BRING_IN, 'setup' => 15, 'minutes' => 60])
-        ->and($here['costs'])->toEndWith('18.00 € there') // 20 × 0.90
-        ->and($here['finishWith'])->toBeLessThan($here['finish']);
+    expect($here->lever->kind)->toBe(LeverKind::BringIn)
+        ->and($here->lever->here)->toMatchObject(['setup' => 15, 'minutes' => 60])
+        ->and($here->lever->costs)->toEndWith('18.00 € there') // 20 × 0.90
+        ->and($here->finishWith)->toBeLessThan($here->finish);
     $page = fn (Role $role) => $this->actingAs($this->shop->as($role))->get("/late/{$order->id}/levers")->assertOk();
     $page(Role::Supervisor)->assertSee('50.00 € there');
     $page(Role::Operator)->assertDontSee('50.00 €')->assertDontSee('Do it here');
     $page(Role::Planner);
-    $this->put(route($here['deed']['to'], $here['deed']['id']), [
+    $this->put(route($here->lever->deed->to, $here->lever->deed->id), [
         'token' => $this->shop->token(),
-        ...$here['deed']['fields'],
+        ...$here->lever->deed->fields,
     ])->assertSessionHasNoErrors();
     expect(($this->step)($order, 30))->work_centre_id->toBe($bench->id)->planned_minutes->toBe(75);
 });
@@ -152,10 +154,10 @@ it('keeps a supplier of a lever in a what-if, which is worked out again with it'
     $order = tap($this->shop->order('ROD-1', '20', '2026-11-26'), $this->shop->release(...));
     app(App\Planner\KeepUp::class)->handle(true);
     $lever = collect(LeverOffers::of($order->id))
-        ->first(fn (array $offer): bool => str_contains($offer['says'], 'Emberfield Heat Treatment, 2 days'));
+        ->first(fn (LeverOffer $offer): bool => str_contains($offer->lever->says, 'Emberfield Heat Treatment, 2 days'));
     $this->actingAs($this->shop->as(Role::Planner))->post("/late/{$order->id}", [
         'token' => $this->shop->token(),
-        'says' => $lever['says'],
+        'says' => $lever->lever->says,
     ])->assertSessionHasNoErrors();
     $plan = Plan::query()->latest('id')->firstOrFail();
     $step = DB::table('plan_steps')->where('plan_id', $plan->id)

@@ -10,8 +10,9 @@ use App\Models\PurchaseLine;
 use App\Models\Supplier;
 use App\Models\SupplierItem;
 use App\Models\Tie;
+use App\Shop\LeverKind;
+use App\Shop\LeverOffer;
 use App\Shop\LeverOffers;
-use App\Shop\PlanLever;
 use App\Shop\ShopState;
 use App\Shop\Supposed;
 use Illuminate\Support\Facades\DB;
@@ -33,22 +34,22 @@ beforeEach(function () {
     /** what is offered about material, by what it says */
     $this->offers = fn (Order $order): array => array_values(array_filter(
         LeverOffers::of($order->id),
-        fn (array $offer): bool => $offer['lever']['kind'] === PlanLever::MATERIAL,
+        fn (LeverOffer $offer): bool => $offer->lever->kind === LeverKind::Material,
     ));
-    $this->offer = fn (Order $order, string $begins): ?array => collect(($this->offers)($order))
-        ->first(fn (array $one): bool => str_starts_with($one['says'], $begins));
+    $this->offer = fn (Order $order, string $begins): ?LeverOffer => collect(($this->offers)($order))
+        ->first(fn (LeverOffer $one): bool => str_starts_with($one->lever->says, $begins));
 });
 
 it('hurries a purchase no more than it has to, and says what that gains', function () {
     $order = ($this->late)(quantity: '10');
     [$hurry] = ($this->offers)($order);
-    expect($hurry['says'])->toStartWith('Hurry P-71 of ')
-        ->and($hurry['says'])->toContain('40 pc FOOT-1')
-        ->and($hurry['says'])->toContain('instead of 15 Jan')
-        ->and($hurry['finishWith'])->toBeLessThan($hurry['finish'])
-        ->and($hurry['lateWith'])->toBeLessThan($hurry['late']);
+    expect($hurry->lever->says)->toStartWith('Hurry P-71 of ')
+        ->and($hurry->lever->says)->toContain('40 pc FOOT-1')
+        ->and($hurry->lever->says)->toContain('instead of 15 Jan')
+        ->and($hurry->finishWith)->toBeLessThan($hurry->finish)
+        ->and($hurry->lateWith)->toBeLessThan($hurry->late);
     // on the day it names the order is in time, on the next working day it is not
-    $on = $hurry['deed']['fields']['asked_for'];
+    $on = $hurry->lever->deed->fields['asked_for'];
     $lateIf = function (string $day) use ($order): int {
         DB::table('purchase_lines')->where('id', $this->purchase->id)->update(['expected_on' => $day]);
         app(App\Planner\KeepUp::class)->handle(true);
@@ -88,12 +89,12 @@ it('supposes that a purchase comes sooner without reading the shop again, nor ch
 
 it('asks the supplier at one click: the day is asked for, and not taken before somebody gives it', function () {
     $order = ($this->late)(quantity: '10');
-    $deed = ($this->offers)($order)[0]['deed'];
+    $deed = ($this->offers)($order)[0]->lever->deed;
     $this->actingAs($this->shop->as(Role::Buyer))->get("/late/{$order->id}/levers")->assertSee('Ask for it');
-    $this->put("/purchase-lines/{$deed['id']}", ['token' => $this->shop->token(), ...$deed['fields']])
+    $this->put("/purchase-lines/{$deed->id}", ['token' => $this->shop->token(), ...$deed->fields])
         ->assertSessionHasNoErrors();
-    expect($deed['fields']['expected_on'])->toBe('2027-01-15!')
-        ->and($this->purchase->refresh()->asked_for)->toBe($deed['fields']['asked_for'])
+    expect($deed->fields['expected_on'])->toBe('2027-01-15!')
+        ->and($this->purchase->refresh()->asked_for)->toBe($deed->fields['asked_for'])
         ->and($this->purchase->expected_on)->toBe('2027-01-15');
     $this->actingAs($this->shop->as(Role::Operator))->get("/late/{$order->id}/levers")->assertDontSee('Ask for it');
 });
@@ -110,12 +111,12 @@ it('buys of another supplier who is quicker, and puts that on a draft at one cli
     ]);
     $terms->prices()->create(['from_quantity' => '1', 'price' => '91.5']);
     $offer = ($this->offer)($order, 'Buy what');
-    expect($offer['says'])->toContain("of {$other->name}: here on")
-        ->and($offer['costs'])->toContain('91.50 € each instead of 80')
-        ->and($offer['finishWith'])->toBeLessThan($offer['finish']);
-    $this->actingAs($this->shop->as(Role::Buyer))->put("/purchases/{$offer['deed']['id']}/supplier", [
+    expect($offer->lever->says)->toContain("of {$other->name}: here on")
+        ->and($offer->lever->costs)->toContain('91.50 € each instead of 80')
+        ->and($offer->finishWith)->toBeLessThan($offer->finish);
+    $this->actingAs($this->shop->as(Role::Buyer))->put("/purchases/{$offer->lever->deed->id}/supplier", [
         'token' => $this->shop->token(),
-        ...$offer['deed']['fields'],
+        ...$offer->lever->deed->fields,
     ])->assertSessionHasNoErrors();
     expect(PurchaseLine::query()->where('is_draft', true)->sole()->order->supplier_id)->toBe($other->id);
 });
@@ -130,7 +131,8 @@ it('offers nobody who is slower', function () {
         'number' => 'G40',
         'lead_time_days' => 60,
     ]);
-    expect(implode(' ', array_column(($this->offers)($order), 'says')))->not->toContain($other->name);
+    $said = array_map(fn (LeverOffer $one): string => $one->lever->says, ($this->offers)($order));
+    expect(implode(' ', $said))->not->toContain($other->name);
 });
 
 it('takes from an order that needs it later, and keeps it for the late one at one click', function () {
@@ -141,10 +143,10 @@ it('takes from an order that needs it later, and keeps it for the late one at on
     DB::table('orders')->where('id', $later->id)->update(['rank' => 1]);
     app(App\Planner\KeepUp::class)->handle(true);
     $offer = ($this->offer)($order, 'Take ');
-    expect($offer['says'])->toContain("16 pc FOOT-1 from order {$later->number}, due 26 Mar")
-        ->and($offer['finishWith'])->toBeLessThan($offer['finish']);
+    expect($offer->lever->says)->toContain("16 pc FOOT-1 from order {$later->number}, due 26 Mar")
+        ->and($offer->finishWith)->toBeLessThan($offer->finish);
     $this->actingAs($this->shop->as(Role::Planner))
-        ->post('/reservations', ['token' => $this->shop->token(), ...$offer['deed']['fields']])
+        ->post('/reservations', ['token' => $this->shop->token(), ...$offer->lever->deed->fields])
         ->assertSessionHasNoErrors();
     $kept = Tie::query()->where('component_id', $this->shop->component($order, 'FOOT-1')->id)->sole();
     expect($kept->left()->toInt())->toBe(16)->and($this->shop->differencesWhenPlanned())->not->toContain('kept');
@@ -162,11 +164,11 @@ it('puts another item in its place where enough of it is there', function () {
         'q' => 1,
     ]);
     $offer = ($this->offer)($order, 'Use ');
-    expect($offer['says'])->toContain('CRANK-1')->and($offer['says'])->toContain("for order {$order->number}")
-        ->and($offer['deed']['fields']['quantity'])->toBe('32');
-    $this->actingAs($this->shop->as(Role::Planner))->put("/order-components/{$offer['deed']['id']}/swap", [
+    expect($offer->lever->says)->toContain('CRANK-1')->and($offer->lever->says)->toContain("for order {$order->number}")
+        ->and($offer->lever->deed->fields['quantity'])->toBe('32');
+    $this->actingAs($this->shop->as(Role::Planner))->put("/order-components/{$offer->lever->deed->id}/swap", [
         'token' => $this->shop->token(),
-        ...$offer['deed']['fields'],
+        ...$offer->lever->deed->fields,
     ])->assertSessionHasNoErrors();
     expect(DB::table('order_components')->where('order_id', $order->id)->where('item_id', $crank->id)
         ->value('planned_quantity'))->toBe('32.000000');
@@ -182,7 +184,7 @@ it('changes no fact by trying, and can be tried as a what-if', function () {
     $before = $facts();
     [$hurry] = ($this->offers)($order);
     expect($facts())->toBe($before);
-    app(WhatIf::class)->tryLever($order->id, $hurry['lever'], $this->shop->sign(Role::Planner));
+    app(WhatIf::class)->tryLever($order->id, $hurry->lever, $this->shop->sign(Role::Planner));
     $plan = Plan::query()->where('is_live', false)->latest('id')->firstOrFail();
     app(WhatIf::class)->again($plan->id, $this->shop->sign(Role::Planner));
     $late = fn (int $id): int => (int) DB::table('plan_orders')->where('plan_id', $id)->where('order_id', $order->id)
@@ -193,16 +195,16 @@ it('changes no fact by trying, and can be tried as a what-if', function () {
 it('hurries only so much of a purchase as the order waits for, on a line of its own', function () {
     $order = ($this->late)();
     [$hurry] = ($this->offers)($order);
-    expect($hurry['says'])->toContain('16 pc FOOT-1 of 40');
-    $deed = $hurry['deed'];
+    expect($hurry->lever->says)->toContain('16 pc FOOT-1 of 40');
+    $deed = $hurry->lever->deed;
     $this->actingAs($this->shop->as(Role::Buyer))->get("/late/{$order->id}/levers")->assertSee('Ask for so much');
-    $this->post("/purchase-lines/{$deed['id']}/part", ['token' => $this->shop->token(), ...$deed['fields']])
+    $this->post("/purchase-lines/{$deed->id}/part", ['token' => $this->shop->token(), ...$deed->fields])
         ->assertSessionHasNoErrors()
         ->assertSessionHas('done');
     $part = PurchaseLine::query()->latest('id')->firstOrFail();
     $rest = $this->purchase->refresh();
     expect([$part->quantity, $rest->quantity])->toBe(['16.000000', '24.000000'])
-        ->and([$part->asked_for, $rest->asked_for])->toBe([$deed['fields']['asked_for'], null])
+        ->and([$part->asked_for, $rest->asked_for])->toBe([$deed->fields['asked_for'], null])
         ->and($part->expected_on)->toBe('2027-01-15')
         ->and($part->purchase_order_id)->toBe($rest->purchase_order_id)
         ->and($rest->order->changed_on)->not->toBeNull();

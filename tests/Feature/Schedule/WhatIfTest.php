@@ -12,8 +12,9 @@ use App\Queries\Board\LastSearch;
 use App\Queries\Board\PlanComparison;
 use App\Queries\Board\PlanList;
 use App\Queries\Board\WhyPage;
+use App\Shop\LeverKind;
+use App\Shop\LeverOffer;
 use App\Shop\LeverOffers;
-use App\Shop\PlanLever;
 use App\Shop\ShopState;
 use App\Shop\StandingPlan;
 use App\Shop\WhyLate;
@@ -240,58 +241,58 @@ it('tries levers: overtime, a machine, halves, rank; the effect is what the what
     $due = ShopState::minute(
         CarbonImmutable::parse(DB::table('plan_orders')->where('order_id', $order->id)->value('due_at'), 'UTC'),
     );
-    $kinds = array_map(fn (array $offer): string => $offer['lever']['kind'], $offers);
+    $kinds = array_map(fn (LeverOffer $offer): LeverKind => $offer->lever->kind, $offers);
     expect($kinds)->toContain(
-        PlanLever::OVERTIME,
-        PlanLever::MACHINE,
-        PlanLever::SPLIT,
-        PlanLever::RANK,
-        PlanLever::SEND_OUT,
+        LeverKind::Overtime,
+        LeverKind::Machine,
+        LeverKind::Split,
+        LeverKind::Rank,
+        LeverKind::SendOut,
     );
-    $others = [PlanLever::SEND_OUT, PlanLever::OTHER];
-    $isByTime = fn (array $offer): bool => ! in_array($offer['lever']['kind'], $others, true);
+    $others = [LeverKind::SendOut, LeverKind::Other];
+    $isByTime = fn (LeverOffer $offer): bool => ! in_array($offer->lever->kind, $others, true);
     foreach (array_filter($offers, $isByTime) as $offer) {
         // an order in time either way may end some minutes later for others' sake
-        expect($offer['finishWith'])->toBeLessThanOrEqual(max($offer['finish'], $due), $offer['says']);
+        expect($offer->finishWith)->toBeLessThanOrEqual(max($offer->finish, $due), $offer->lever->says);
     }
     $this->actingAs($this->shop->as(Role::Planner))
         ->get("/late/{$order->id}/levers")
         ->assertSee('Try it as a what-if')
-        ->assertSee($offers[0]['says']);
-    $this->post("/late/{$order->id}", ['token' => 't', 'says' => $offers[0]['says']])->assertSessionHas('done');
+        ->assertSee($offers[0]->lever->says);
+    $this->post("/late/{$order->id}", ['token' => 't', 'says' => $offers[0]->lever->says])->assertSessionHas('done');
     $plan = Plan::query()->where('is_live', false)->firstOrFail();
     expect(
         DB::table('plan_orders')->where('plan_id', $plan->id)->where('order_id', $order->id)->value('finish_at'),
-    )->toBe(gmdate('Y-m-d H:i:s', $offers[0]['finishWith'] * 60));
+    )->toBe(gmdate('Y-m-d H:i:s', $offers[0]->finishWith * 60));
     $this->post("/late/{$order->id}", ['token' => 't2', 'says' => 'Pray'])->assertSessionHasErrors('refused');
 });
 
-it('makes a lever a fact when it goes live, and takes it back with the undo', function (string $kind, Closure $fact) {
+it('makes a lever a fact when it goes live, and takes it back with the undo', function (LeverKind $kind, Closure $is) {
     $order = overloaded($this);
     $planner = $this->shop->as(Role::Planner);
-    $lever = collect(LeverOffers::of($order->id))->firstWhere('lever.kind', $kind)['lever'];
-    $before = $fact($order);
+    $lever = collect(LeverOffers::of($order->id))->firstWhere('lever.kind', $kind)->lever;
+    $before = $is($order);
     app(WhatIf::class)->tryLever($order->id, $lever, new Signed('t', $planner));
     $plan = Plan::query()->where('is_live', false)->firstOrFail();
     $tried = arrangedSteps($plan->id);
     $version = $order->refresh()->version;
     app(GoLive::class)->handle($plan->id, null, new Signed('l', $planner));
     // an old form of the order must not overwrite its new rank, or its halves, unseen
-    expect($order->refresh()->version)->toBe($version + ($kind === PlanLever::OVERTIME ? 0 : 1));
-    $after = $fact($order);
+    expect($order->refresh()->version)->toBe($version + ($kind === LeverKind::Overtime ? 0 : 1));
+    $after = $is($order);
     expect($after)->not->toEqual($before)
         ->and(arrangedSteps())->toBe($tried)
         ->and($this->shop->differences())->toBe([]);
     app(UndoPlan::class)->undo(Plan::LIVE, new Signed('u', $planner));
-    expect($fact($order))->toEqual($before)
-        ->and($order->refresh()->version)->toBe($version + ($kind === PlanLever::OVERTIME ? 0 : 2));
+    expect($is($order))->toEqual($before)
+        ->and($order->refresh()->version)->toBe($version + ($kind === LeverKind::Overtime ? 0 : 2));
     app(UndoPlan::class)->redo(Plan::LIVE, new Signed('r', $planner));
-    expect($fact($order))->toEqual($after)->and(arrangedSteps())->toBe($tried);
+    expect($is($order))->toEqual($after)->and(arrangedSteps())->toBe($tried);
 })->with([
-    [PlanLever::OVERTIME, fn (Order $order): int => DB::table('overtimes')->count()],
-    [PlanLever::RANK, fn (Order $order): int => (int) $order->refresh()->rank],
+    [LeverKind::Overtime, fn (Order $order): int => DB::table('overtimes')->count()],
+    [LeverKind::Rank, fn (Order $order): int => (int) $order->refresh()->rank],
     [
-        PlanLever::SPLIT,
+        LeverKind::Split,
         fn (Order $order): array => DB::table('order_steps')
             ->where('order_id', $order->id)
             ->pluck('transfer_quantity')
@@ -301,7 +302,7 @@ it('makes a lever a fact when it goes live, and takes it back with the undo', fu
 
 it('lets no second machine go live: it is bought, not planned', function () {
     $order = overloaded($this);
-    $lever = collect(LeverOffers::of($order->id))->firstWhere('lever.kind', PlanLever::MACHINE)['lever'];
+    $lever = collect(LeverOffers::of($order->id))->firstWhere('lever.kind', LeverKind::Machine)->lever;
     app(WhatIf::class)->tryLever($order->id, $lever, $this->shop->sign(Role::Planner, token: 't'));
     expect(
         fn () => app(GoLive::class)->handle(
@@ -319,10 +320,13 @@ it('offers no more overtime than the shop sets, or the work centre for itself', 
         Cache::flush();
         $offers = array_filter(
             LeverOffers::of($order->id),
-            fn (array $offer): bool => $offer['lever']['kind'] === PlanLever::OVERTIME,
+            fn (LeverOffer $offer): bool => $offer->lever->kind === LeverKind::Overtime,
         );
 
-        return array_values(array_map(fn (array $offer): array => [$offer['says'], $offer['lever']['spans']], $offers));
+        return array_values(array_map(
+            fn (LeverOffer $offer): array => [$offer->lever->says, $offer->lever->spans],
+            $offers,
+        ));
     };
     $set = fn (array $values) => DB::table('work_centres')->where('id', $centre)->update($values);
     $hours = fn (array $span): int => (int) substr($span[2], 0, 2) - (int) substr($span[1], 0, 2);
