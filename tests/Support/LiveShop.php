@@ -94,6 +94,7 @@ final class LiveShop
 
             return;
         }
+        $this->artisan('route:cache'); // as bin/start does
         $this->artisan('migrate', '--force');
         $this->artisan('pace:demo', '--people');
         $this->artisan('pace:import', 'demo');
@@ -293,6 +294,7 @@ final class LiveShop
             'DB_PASSWORD_FILE' => $this->passwordFile,
             'APP_ENV' => 'production',
             'APP_DEBUG' => 'false',
+            'APP_ROUTES_CACHE' => getenv('PACE_STORAGE').'/framework/routes.php',
             'QUEUE_CONNECTION' => 'sync',
             'BCRYPT_ROUNDS' => '4', // of passwords that are no secret
             'CACHE_STORE' => 'database',
