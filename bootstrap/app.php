@@ -1,6 +1,6 @@
 <?php
 
-use App\Http\Controllers\UpController;
+use App\Http\Controllers\Today\UpController;
 use App\Http\Middleware\LateAnswers;
 use App\Http\Middleware\MayDo;
 use App\Http\Middleware\OwnReferer;

@@ -1,0 +1,36 @@
+<?php
+
+namespace App\Http\Controllers\Demand;
+
+use App\Actions\Builds\ShipAsBuilt;
+use App\Http\Controllers\Controller;
+use App\Http\Requests\ShipRequest;
+use App\Queries\Demand\ShipList;
+use App\Wording\Figures;
+use Illuminate\Contracts\View\View;
+use Illuminate\Http\RedirectResponse;
+
+/** Shipping customer lines from stock. */
+class ShipController extends Controller
+{
+    public function index(): View
+    {
+        $orders = ShipList::byOrder();
+        $lines = Figures::count($orders->flatten(1)->count(), 'line');
+
+        return view('customer-orders.ship', [
+            'orders' => $orders,
+            'says' => $orders->isEmpty()
+                ? 'No customer line has stock waiting for it.'
+                : "{$lines} of ".Figures::count($orders->count(), 'customer order').' can go.',
+        ]);
+    }
+
+    public function store(ShipRequest $request, int $customerOrder, ShipAsBuilt $ship): RedirectResponse
+    {
+        return $this->done(
+            back(),
+            $ship->handle($customerOrder, $request->lines(), $request->signed(), $request->boolean('in_parts')),
+        );
+    }
+}
