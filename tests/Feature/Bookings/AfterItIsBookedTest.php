@@ -65,8 +65,8 @@ it('says that it was booked when the page after it breaks', function () {
     $before = Booking::query()->count();
     // what breaks after the deed, as a session that cannot be written would
     $this->app->bind(
-        App\Http\Controllers\StockController::class,
-        fn () => new class extends App\Http\Controllers\StockController
+        App\Http\Controllers\Stock\StockController::class,
+        fn () => new class extends App\Http\Controllers\Stock\StockController
         {
             protected function done(
                 Illuminate\Http\RedirectResponse $to,
@@ -88,7 +88,7 @@ it('says that it was booked when the page after it breaks', function () {
 it('says that nothing was booked when it breaks before', function () {
     $this->mayBreak = true;
     $before = Booking::query()->count();
-    $this->app->bind(App\Http\Controllers\StockController::class, fn () => throw new RuntimeException('broken'));
+    $this->app->bind(App\Http\Controllers\Stock\StockController::class, fn () => throw new RuntimeException('broken'));
     ledStock($this)->assertStatus(500)->assertSee('was not booked');
     expect(Booking::query()->count())->toBe($before);
 });
