@@ -84,7 +84,6 @@ final readonly class PlanLever
             'spans' => $this->spans,
             'days' => $this->days,
             'supplier' => $this->supplier,
-            ...$this->here?->kept() ?? [],
             'steps' => $this->steps === [] ? [] : (object) $this->steps,
             'costs' => $this->costs,
             'deed' => $this->deed?->kept() ?? [],
@@ -94,6 +93,7 @@ final readonly class PlanLever
             'kind' => $this->kind->value,
             'says' => $this->says,
             ...array_filter($about, fn (mixed $one): bool => ! in_array($one, [0, '', []], true)),
+            ...$this->here?->kept() ?? [],
         ];
     }
 

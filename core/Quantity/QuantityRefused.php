@@ -46,6 +46,6 @@ final class QuantityRefused extends Refused
 
     public static function unlike(Unit $one, Unit $other): self
     {
-        return self::because("{$one->code} and {$other->code} cannot be added up.", 'unit');
+        return self::because("What is in {$one->code} and what is in {$other->code} cannot be added up.", 'unit');
     }
 }

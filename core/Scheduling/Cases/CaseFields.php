@@ -10,6 +10,9 @@ use KeepPace\Core\Refused;
 /** One object of a case, read field by field; what is not as it should be is named with where it stands. */
 final readonly class CaseFields
 {
+    /** A thousand years in minutes, more pieces than anybody makes. */
+    private const MOST = 1_000_000_000;
+
     /** @param  array<mixed>  $fields */
     public function __construct(private array $fields, public string $where)
     {
@@ -67,13 +70,13 @@ final readonly class CaseFields
         return ($this->fields[$key] ?? false) === true;
     }
 
-    public function number(string $key): int
+    public function number(string $key, int $most = self::MOST): int
     {
         $number = $this->fields[$key] ?? null;
 
-        return is_int($number) && $number >= 0
+        return is_int($number) && $number >= 0 && $number <= $most
             ? $number
-            : throw $this->wrong("{$key} must be a whole number from 0 up.");
+            : throw $this->wrong("{$key} must be a whole number from 0 to {$most}.");
     }
 
     public function numberOr(string $key, int $else): int
@@ -85,9 +88,9 @@ final readonly class CaseFields
     {
         $number = $this->fields[$key] ?? null;
 
-        return (is_int($number) || is_float($number)) && $number >= 0
+        return (is_int($number) || is_float($number)) && $number >= 0 && $number <= self::MOST
             ? BigDecimal::of($number)
-            : throw $this->wrong("{$key} must be a number from 0 up.");
+            : throw $this->wrong("{$key} must be a number from 0 to ".self::MOST.'.');
     }
 
     /** @return list<string> */

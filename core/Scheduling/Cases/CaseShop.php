@@ -15,6 +15,9 @@ final class CaseShop
 {
     private const WEEK = 10080;
 
+    /** Machines of a work centre, and people of a crew. */
+    private const MANY = 999;
+
     /** @var array<string, int> */
     public array $centres = [];
 
@@ -46,7 +49,7 @@ final class CaseShop
             [$changeovers, $now] = $centre->has('changeover') ? self::changeovers($centre) : [null, []];
             $this->workCentres[$i] = new WorkCentre(
                 $name,
-                $centre->number('machines'),
+                $centre->number('machines', self::MANY),
                 $this->open($centre, 'shifts', 'a shift'),
                 batch: $centre->has('batch') ? $centre->of('batch')->number('capacity') : 0,
                 changeovers: $changeovers,
@@ -88,13 +91,9 @@ final class CaseShop
     {
         $spans = [];
         foreach ($crew->list('people', $crew->where) as $window) {
-            for ($person = 0; $person < $window->number('count'); $person++) {
-                for ($week = 0; $week < $this->weeks; $week++) {
-                    $spans[$person][] = [
-                        $week * self::WEEK + $window->number('from'),
-                        $week * self::WEEK + $window->number('to'),
-                    ];
-                }
+            $hours = $this->everyWeek($window, 'their hours');
+            for ($person = 0; $person < $window->number('count', self::MANY); $person++) {
+                $spans[$person] = [...$spans[$person] ?? [], ...$hours];
             }
         }
 
@@ -108,17 +107,25 @@ final class CaseShop
     {
         $spans = [];
         foreach ($of->list($key, $of->where) as $shift) {
-            $from = $shift->number('from');
-            $to = $shift->number('to');
-            if ($from >= $to || $to > self::WEEK) {
-                throw $of->wrong("{$each} from {$from} to {$to} does not lie in a week.");
-            }
-            for ($week = 0; $week < $this->weeks; $week++) {
-                $spans[] = [$week * self::WEEK + $from, $week * self::WEEK + $to];
-            }
+            array_push($spans, ...$this->everyWeek($shift, $each));
         }
 
         return OpenWindows::of($spans, [], 0, $this->weeks * self::WEEK);
+    }
+
+    /** @return list<array{int, int}> */
+    private function everyWeek(CaseFields $hours, string $what): array
+    {
+        [$from, $to] = [$hours->number('from'), $hours->number('to')];
+        if ($from >= $to || $to > self::WEEK) {
+            throw $hours->wrong("{$what} from {$from} to {$to} does not lie in a week.");
+        }
+        $spans = [];
+        for ($week = 0; $week < $this->weeks; $week++) {
+            $spans[] = [$week * self::WEEK + $from, $week * self::WEEK + $to];
+        }
+
+        return $spans;
     }
 
     /**

@@ -58,3 +58,48 @@ it('reads all rows of a query, or the first, or none', function () {
         ->and(Row::first($numbers(3), fn (Row $row): Row => $row)?->int('n'))->toBe(1)
         ->and(Row::first($numbers(0), fn (Row $row): Row => $row))->toBeNull();
 });
+
+it('reads a column of all rows, by another where that is asked for, and passes by what is empty', function () {
+    $rows = fn (): Builder => DB::query()->fromSub(
+        "SELECT 4 AS id, 7 AS n, 'Gear' AS name UNION ALL SELECT 5, NULL, NULL UNION ALL SELECT 9, 0, 'Rod'",
+        'x',
+    )->orderBy('id');
+    expect(Row::ints($rows(), 'n'))->toBe([7, 0])
+        ->and(Row::texts($rows(), 'name'))->toBe(['Gear', 'Rod'])
+        ->and(Row::intsBy($rows(), 'n', 'id'))->toBe([4 => 7, 9 => 0])
+        ->and(Row::textsBy($rows(), 'name', 'id'))->toBe([4 => 'Gear', 9 => 'Rod'])
+        ->and((string) Row::sum($rows(), 'n'))->toBe('7')
+        ->and((string) Row::sum($rows()->where('id', 0), 'n'))->toBe('0')
+        ->and(Row::firstText($rows(), 'name'))->toBe('Gear')
+        ->and(Row::firstText($rows()->where('id', 5), 'name'))->toBeNull()
+        ->and(Row::firstText($rows()->where('id', 0), 'name'))->toBeNull();
+});
+
+it('reads sums and counts, which the database gives as text, as whole numbers', function () {
+    $sums = DB::query()->fromSub("SELECT 1 AS id, '2500' AS cents UNION ALL SELECT 1, '-300'", 'x')
+        ->groupBy('id')
+        ->selectRaw('id, SUM(cents) AS cents');
+    expect(Row::intsBy($sums, 'cents', 'id'))->toBe([1 => 2200]);
+});
+
+it('reads what is kept as JSON, where a part of it may be left out', function () {
+    $json = '[{"kind":"rank","order":218,"spans":[["a","b"]],"steps":{"17":[4,[5]]},"deed":{"to":"orders"}},{}]';
+    [$whole, $empty] = Row::each($json, fn (Row $row): Row => $row);
+    expect([$whole->has('order'), $whole->has('centre'), $empty->has('order')])->toBe([true, false, false])
+        ->and([$whole->intOr('order', 0), $whole->intOr('centre', 3)])->toBe([218, 3])
+        ->and([$whole->textOr('kind', ''), $empty->textOr('kind', 'none')])->toBe(['rank', 'none'])
+        ->and($whole->list('spans'))->toBe([['a', 'b']])
+        ->and($whole->list('steps'))->toBe([17 => [4, [5]]])
+        ->and($empty->list('spans'))->toBe([])
+        ->and($whole->list('order'))->toBe([])
+        ->and($whole->part('deed')?->text('to'))->toBe('orders')
+        ->and($empty->part('deed'))->toBeNull();
+});
+
+it('takes no list for a value, nor what is no list for one', function () {
+    [$kept] = Row::each('[{"order":[1,2]}]', fn (Row $row): Row => $row);
+    expect(fn () => $kept->int('order'))->toThrow(LogicException::class, 'The column order is no value.');
+    expect(Row::each('7', fn (Row $row): Row => $row))->toBe([])
+        ->and(Row::each('[1, "x", null]', fn (Row $row): Row => $row))->toBe([]);
+    expect(fn () => Row::each('[', fn (Row $row): Row => $row))->toThrow(JsonException::class);
+});
