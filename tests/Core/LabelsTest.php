@@ -2,7 +2,7 @@
 
 /* What is one of several says so to a person: in words of its own, which no other of them has. */
 
-/** @return array<string, array{class-string<BackedEnum>, string}> those of the trade that say something without asking */
+/** @return array<string, array{class-string<BackedEnum>, string}> enums of the trade that say something of a case */
 function enumsThatSay(): array
 {
     $say = [];
@@ -31,6 +31,6 @@ it('says each of its cases in words', function (string $enum, string $method) {
 })->with(fn (): array => enumsThatSay());
 
 it('says no two alike', function (string $enum) {
-    $labels = array_map(fn (UnitEnum $case): string => $case->label(), $enum::cases());
+    $labels = array_map(fn (BackedEnum $case): string => $case->{'label'}(), $enum::cases());
     expect($labels)->toBe(array_unique($labels))->not->toContain('');
 })->with(fn (): array => array_filter(enumsThatSay(), fn (array $one): bool => $one[1] === 'label'));
