@@ -31,6 +31,6 @@ it('says each of its cases in words', function (string $enum, string $method) {
 })->with(fn (): array => enumsThatSay());
 
 it('says no two alike', function (string $enum) {
-    $labels = array_map(fn (BackedEnum $case): string => $case->{'label'}(), $enum::cases());
+    $labels = array_map(fn (BackedEnum $case): string => call_user_func([$case, 'label']), $enum::cases());
     expect($labels)->toBe(array_unique($labels))->not->toContain('');
 })->with(fn (): array => array_filter(enumsThatSay(), fn (array $one): bool => $one[1] === 'label'));

@@ -7,8 +7,12 @@ use KeepPace\Core\Routing\StepTime;
 
 /* People's minutes of a step whose machine runs longer than somebody is there: common practice of machine tending. */
 
-function tended(string $setup, string $rate, ?string $machine = null, RunBasis $basis = RunBasis::MinutesPerUnit): StepTime
-{
+function tended(
+    string $setup,
+    string $rate,
+    ?string $machine = null,
+    RunBasis $basis = RunBasis::MinutesPerUnit,
+): StepTime {
     return new StepTime(
         BigDecimal::of($setup),
         $basis,
@@ -61,7 +65,8 @@ it('asks for as many minutes of people as the whole run takes, however it is boo
             $part = mt_rand(1, $left);
             $parts += $step->labourIn($part, $crew, false);
         }
-        expect(abs($parts - $planned))->toBeLessThanOrEqual($crew + $booked); // half a minute each, and the roundings up
+        // half a minute each, and the roundings up
+        expect(abs($parts - $planned))->toBeLessThanOrEqual($crew + $booked);
     }
 })->with([7, 8]);
 
