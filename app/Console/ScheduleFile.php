@@ -18,6 +18,9 @@ class ScheduleFile extends Command
 {
     use ReadsText;
 
+    /** Thirty years in seconds, and more moves than these can make. */
+    private const DIGITS = 9;
+
     protected $signature = 'pace:schedule-file
         {file : job shop in text form, or a calendar case in JSON}
         {--objective= : makespan, or tardiness where there are due dates}
@@ -49,8 +52,11 @@ class ScheduleFile extends Command
 
             return self::FAILURE;
         }
-        if ($this->option('out') !== null) {
-            file_put_contents($this->optionText('out'), $schedule);
+        $out = $this->optionText('out');
+        if ($out !== '' && @file_put_contents($out, $schedule) === false) {
+            $this->error("The schedule cannot be written to {$out}.");
+
+            return self::FAILURE;
         }
         $this->line($line.', seed '.$this->optionText('seed').(JustInTime::isOn() ? '' : ', without JIT'));
 
@@ -61,8 +67,9 @@ class ScheduleFile extends Command
     private function fault(string $file, bool $isCase, string $objective): ?string
     {
         foreach (['seconds', 'iterations', 'seed', 'target'] as $option) {
-            if (! ctype_digit($this->optionText($option))) {
-                return "--{$option} must be a whole number.";
+            $typed = $this->optionText($option);
+            if (! ctype_digit($typed) || strlen($typed) > self::DIGITS) {
+                return "--{$option} must be a whole number of ".self::DIGITS.' digits at most.';
             }
         }
 

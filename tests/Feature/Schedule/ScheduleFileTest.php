@@ -31,6 +31,28 @@ it('says plainly what it cannot read', function (array $arguments, string $says)
         fn () => ['file' => base_path('README.md'), '--seconds' => 'ten'],
         '--seconds must be a whole number',
     ],
+    'a number nobody waits for' => [
+        fn () => ['file' => base_path('README.md'), '--seed' => '9999999999'],
+        '--seed must be a whole number of 9 digits at most.',
+    ],
+    'a place nobody can write to' => [
+        fn () => [
+            'file' => base_path('tests/Core/Scheduling/JobShop/ft06.txt'),
+            '--iterations' => 50,
+            '--out' => '/nowhere/starts',
+        ],
+        'The schedule cannot be written to /nowhere/starts.',
+    ],
+    'a crew of a million million' => [
+        function (): array {
+            $case = (string) file_get_contents(base_path('tests/Core/Scheduling/cases/tiny-crew-a.json'));
+            $file = (string) tempnam(sys_get_temp_dir(), 'case');
+            file_put_contents($file, preg_replace('/"count": *\d+/', '"count": 1000000000000', $case));
+
+            return ['file' => $file];
+        },
+        'count must be a whole number from 0 to 999.',
+    ],
 ]);
 
 it('cuts by time', function () {
