@@ -13,7 +13,7 @@ arch('what reads knows nobody who is logged in')
 arch('deeds know no web')->expect(['App\Actions', 'App\Books', 'App\Planner'])->not->toUse('Illuminate\Http');
 arch('controllers do not write')
     ->expect('App\Http\Controllers')
-    ->not->toUse(['App\Books\Ledger', 'KeepPace\Core\Stock', 'KeepPace\Core\Costing']);
+    ->not->toUse(['App\Books\Ledger', 'KeepPace\Core\Stock', 'KeepPace\Core\Costing', 'Illuminate\Support\Facades\DB']);
 
 /** Rooms of the application, each using only those before it. */
 const ROOMS = [

@@ -9,7 +9,7 @@
         </tr>
     </thead>
     <tbody>
-        @foreach ($changes as $change)
+        @foreach ($changes->rows as $change)
             <tr>
                 <td class="num tight">{{ $change->record }}</td>
                 <td>{{ $change->field }}</td>
@@ -19,6 +19,6 @@
         @endforeach
     </tbody>
 </table>
-@if ($changes->count() === 300)
-    <p class="sub">The first 300 of them.</p>
+@if ($changes->says())
+    <p class="sub">{{ $changes->says() }}</p>
 @endif

@@ -58,7 +58,7 @@
             </x-form>
         @endcan
     @endif
-    @if ($changes->isNotEmpty())
+    @if ($changes->count > 0)
         @include('bookings.product-data')
     @endif
     @if ($reversedBy)

@@ -2,7 +2,7 @@
     <div class="head">
         <h1>Periods of the books</h1>
         <span class="say">
-            {{ $periods->isEmpty() ? 'None is closed.' : "Closed up to {$periods[0]->ends_on}." }}
+            {{ $periods->isEmpty() ? 'None is closed.' : "Closed up to {$periods[0]->endsOn}." }}
             What is entered later goes into the open one, with the day it was entered.
         </span>
     </div>
@@ -24,8 +24,8 @@
             <tbody>
                 @foreach ($periods as $period)
                     <tr>
-                        <td>{{ $period->ends_on }}</td>
-                        <td>{{ $print->moment($period->closed_at) }}</td>
+                        <td>{{ $period->endsOn }}</td>
+                        <td>{{ $print->moment($period->closedAt) }}</td>
                         <td>{{ $period->person }}</td>
                     </tr>
                 @endforeach

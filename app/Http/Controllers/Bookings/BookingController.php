@@ -7,11 +7,11 @@ use App\Actions\Bookings\ReverseBooking;
 use App\Http\Controllers\Controller;
 use App\Http\Requests\ReverseRequest;
 use App\Models\Booking;
+use App\Queries\Bookings\BookedChange;
 use App\Queries\Bookings\BookedRow;
 use Illuminate\Contracts\View\View;
 use Illuminate\Http\RedirectResponse;
 use Illuminate\Http\Request;
-use Illuminate\Support\Facades\DB;
 use Illuminate\Support\Facades\Gate;
 
 /** One booking with all it did, the list of all, and reversing one. */
@@ -55,11 +55,7 @@ class BookingController extends Controller
             'reversedBy' => $reversedBy,
             'mayReverse' => $mayReverse,
             'maySplit' => $mayReverse && $hasLines && $reversedBy === null,
-            'changes' => DB::table('product_changes')
-                ->where('booking_id', $found->id)
-                ->orderBy('id')
-                ->limit(300)
-                ->get(),
+            'changes' => BookedChange::of($found->id),
         ]);
     }
 

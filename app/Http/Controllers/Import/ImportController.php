@@ -2,6 +2,7 @@
 
 namespace App\Http\Controllers\Import;
 
+use App\Actions\Import\BeginImport;
 use App\Actions\Import\Files;
 use App\Actions\Import\StoredRows;
 use App\Http\Controllers\Controller;
@@ -14,9 +15,7 @@ use Illuminate\Contracts\View\View;
 use Illuminate\Http\RedirectResponse;
 use Illuminate\Http\Request;
 use Illuminate\Http\UploadedFile;
-use Illuminate\Support\Facades\DB;
 use Illuminate\Support\Str;
-use KeepPace\Core\Refused;
 
 /** Importing files: they are taken in here, read by the queue worker, and the page shows how far it is. */
 class ImportController extends Controller
@@ -30,7 +29,7 @@ class ImportController extends Controller
         ]);
     }
 
-    public function store(Request $request): RedirectResponse
+    public function store(Request $request, BeginImport $begin): RedirectResponse
     {
         $most = 'A file has '.Upload::say(Upload::limit()).' at most.';
         $request->validate(['files' => ['required', 'array', 'max:30'], 'files.*' => ['file', 'max:'.Upload::limit()]],
@@ -51,30 +50,16 @@ class ImportController extends Controller
                 preg_replace('/[^A-Za-z0-9._-]/', '_', basename($file->getClientOriginalName())) ?: 'file';
             $file->move($folder, $name);
         }
-        $id = DB::table('imports')->insertGetId([
-            'user_id' => $user->id,
-            'folder' => $folder,
-            'files' => mb_strimwidth(implode(', ', $names), 0, 500, '…'),
-            'is_trial' => $request->boolean('try'),
-            'created_at' => now(),
-            'updated_at' => now(),
-        ]);
+        $id = $begin->handle($user, $folder, $names, $request->boolean('try'));
         RunImport::dispatch($id);
 
         return to_route('import.show', $id);
     }
 
     /** Does what was tried: the same files, as they lie there. */
-    public function update(DeedRequest $request, int $import): RedirectResponse
+    public function update(DeedRequest $request, int $import, BeginImport $begin): RedirectResponse
     {
-        $begun = DB::table('imports')
-            ->where('id', $import)
-            ->where('is_trial', true)
-            ->where('state', 'done')
-            ->update(['is_trial' => false, 'state' => 'waiting', 'doing' => '']);
-        if ($begun === 0) {
-            throw Refused::because('Only what was tried, and was right, is imported from here.');
-        }
+        $begin->tried($import);
         RunImport::dispatch($import);
 
         return to_route('import.show', $import);

@@ -3,10 +3,9 @@
 namespace App\Http\Controllers\Product;
 
 use App\Http\Controllers\Controller;
-use App\Reading\Like;
+use App\Queries\Product\OfferedItem;
 use Illuminate\Contracts\View\View;
 use Illuminate\Http\Request;
-use Illuminate\Support\Facades\DB;
 
 /** Items to choose from while typing. */
 class ItemChoiceController extends Controller
@@ -15,14 +14,6 @@ class ItemChoiceController extends Controller
     {
         $text = mb_substr($request->string('q')->trim()->value(), 0, 60);
 
-        return view('parts.items', ['items' => DB::table('items AS i')->join('units AS u', 'u.id', 'i.unit_id')
-            ->whereNull('i.retired_at')
-            ->where(
-                fn ($any) => $any
-                    ->where('i.number_key', 'like', Like::insideKey($text))
-                    ->orWhere('i.name', 'like', Like::inside($text)),
-            )
-            ->orderByRaw("i.kind NOT IN ('assembled', 'made')")->orderBy('i.number')->limit(30)
-            ->get(['i.number', 'i.name', 'u.code AS unit', 'i.price'])]);
+        return view('parts.items', ['items' => OfferedItem::like($text)]);
     }
 }
