@@ -11,8 +11,6 @@ use KeepPace\Core\Scheduling\Problem;
 /**
  * One lever of a what-if: what is taken to be otherwise than the facts say, what that costs, and the deed that makes
  * it so. Of what it is about, each kind has its own; the rest stays empty.
- *
- * @phpstan-import-type Kept from LeverDeed
  */
 final readonly class PlanLever
 {
