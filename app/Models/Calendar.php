@@ -15,6 +15,7 @@ use KeepPace\Core\Calendar\WorkingCalendar;
  * @property string $code
  * @property-read \Illuminate\Database\Eloquent\Collection<int, Shift> $shifts
  * @property-read \Illuminate\Database\Eloquent\Collection<int, CalendarDay> $days
+ * @property-read int|null $days_count where it was asked for
  */
 class Calendar extends Model
 {

@@ -3,6 +3,7 @@
 namespace App\Queries\Billing;
 
 use App\Reading\Row;
+use App\Wording\When;
 use Carbon\CarbonImmutable;
 use Illuminate\Support\Collection;
 use Illuminate\Support\Facades\DB;
@@ -15,6 +16,12 @@ final readonly class ClosedPeriod
 
     private function __construct(public string $endsOn, public CarbonImmutable $closedAt, public string $person)
     {
+    }
+
+    /** "Sat 31 Oct 2026" */
+    public function day(): string
+    {
+        return When::dayOf($this->endsOn);
     }
 
     /** @return Collection<int, self>  the last first */

@@ -6,10 +6,8 @@ use App\Models\Calendar;
 use App\Models\Shift;
 use App\Models\Supplier;
 use App\Models\WorkCentre;
-use App\Reading\Row;
 use App\Shop\PlantCalendar;
 use Illuminate\Support\Collection;
-use Illuminate\Support\Facades\DB;
 
 /** A calendar among the others: who goes by it, how long it is open. */
 final readonly class CalendarList
@@ -32,19 +30,14 @@ final readonly class CalendarList
         foreach ([...WorkCentre::query()->orderBy('id')->get(), ...self::suppliers()] as $one) {
             $by[$one->calendar_id][] = $one->name;
         }
-        $days = Row::intsBy(
-            DB::table('calendar_days')->groupBy('calendar_id')->selectRaw('calendar_id, COUNT(*) AS days'),
-            'days',
-            'calendar_id',
-        );
 
-        return Calendar::query()->with('shifts')->orderBy('id')->get()->map(
+        return Calendar::query()->with('shifts')->withCount('days')->orderBy('id')->get()->map(
             fn (Calendar $calendar): self => new self(
                 $calendar->id,
                 $calendar->code,
                 self::used($by[$calendar->id] ?? [], $calendar->id === $plant),
                 self::open($calendar),
-                $days[$calendar->id] ?? 0,
+                $calendar->days_count ?? 0,
             ),
         );
     }

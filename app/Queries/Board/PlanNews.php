@@ -31,20 +31,27 @@ final readonly class PlanNews
                     .($booking === null
                         ? ''
                         : ", last by {$booking->user->name}: ".mb_strimwidth($booking->says, 0, 90, '…'));
-        $change = fn (bool $undone): ?string => Row::firstText(DB::table('plan_changes AS c')
-            ->join('booking_says AS s', 's.booking_id', 'c.booking_id')
-            ->where('c.plan_id', $planId)
-            ->where('c.is_undone', $undone)
-            ->orderBy('c.id', $undone ? 'asc' : 'desc'), 's.says');
         $effect = $booking === null || ! $plan->is_live ? '' : EffectOf::booking($booking->id)->says();
 
         return new self(
             $plan->stamp,
             $when,
             $effect,
-            $change(false),
-            $change(true),
+            self::change($planId, isUndone: false),
+            self::change($planId, isUndone: true),
         );
+    }
+
+    /** What the last deed on a plan said that can be taken back, or done again. */
+    private static function change(int $plan, bool $isUndone): ?string
+    {
+        $changes = DB::table('plan_changes AS c')
+            ->join('booking_says AS s', 's.booking_id', 'c.booking_id')
+            ->where('c.plan_id', $plan)
+            ->where('c.is_undone', $isUndone)
+            ->orderBy('c.id', $isUndone ? 'asc' : 'desc');
+
+        return Row::firstText($changes, 's.says');
     }
 
     /** "Undo: Step 20 of 218 moved to …" */

@@ -173,9 +173,10 @@ final readonly class CustomerOrderPage
     /** @return array<int, string> by line */
     private static function hangs(int $order): array
     {
-        $tied = Row::intsBy(Ties::fromOrders()
+        $ties = Ties::fromOrders()
             ->join('customer_order_lines AS l', 'l.id', 't.line_id')
-            ->where('l.customer_order_id', $order), 't.line_id', 'out.order_id');
+            ->where('l.customer_order_id', $order);
+        $tied = Row::intsBy($ties, 't.line_id', 'out.order_id');
         $said = [];
         $components = DB::table('plan_components AS p')
             ->join('order_components AS c', 'c.id', 'p.component_id')

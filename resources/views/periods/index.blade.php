@@ -2,7 +2,7 @@
     <div class="head">
         <h1>Periods of the books</h1>
         <span class="say">
-            {{ $periods->isEmpty() ? 'None is closed.' : "Closed up to {$periods[0]->endsOn}." }}
+            {{ $periods->isEmpty() ? 'None is closed.' : "Closed up to {$periods[0]->day()}." }}
             What is entered later goes into the open one, with the day it was entered.
         </span>
     </div>
@@ -24,7 +24,7 @@
             <tbody>
                 @foreach ($periods as $period)
                     <tr>
-                        <td>{{ $period->endsOn }}</td>
+                        <td>{{ $period->day() }}</td>
                         <td>{{ $print->moment($period->closedAt) }}</td>
                         <td>{{ $period->person }}</td>
                     </tr>

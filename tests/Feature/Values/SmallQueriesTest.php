@@ -54,6 +54,10 @@ it('lists closed periods, the last first, with who closed them', function () {
     expect($closed->map(fn (ClosedPeriod $one): string => $one->endsOn)->all())->toBe(['2026-10-31', '2026-09-30'])
         ->and($closed->firstOrFail()->person)->toBe($this->shop->as(Role::CostClerk)->name)
         ->and($closed->firstOrFail()->closedAt->toDateString())->toBe('2026-11-24');
+    $this->actingAs($this->shop->as(Role::CostClerk))
+        ->get('/periods')
+        ->assertSee('Closed up to Sat 31 Oct 2026.')
+        ->assertSee('Wed 30 Sep 2026');
 });
 
 it('says what of product data a booking changed, and of how many the first are', function () {
