@@ -15,7 +15,7 @@
         <tbody>
         @foreach ($calendars as $calendar)
             <tr>
-                <td><a href="{{ route('calendars.show', $calendar->id) }}">{{ $calendar->code }}</a></td>
+                <td class="tight"><a href="{{ route('calendars.show', $calendar->id) }}">{{ $calendar->code }}</a></td>
                 <td>{{ $calendar->usedBy }}</td>
                 <td class="n">{{ $calendar->hours() }}</td>
                 <td class="n">{{ $calendar->days }}</td>
