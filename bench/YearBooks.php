@@ -159,7 +159,7 @@ final class YearBooks
             'kind' => $kind,
             'entered_at' => "{$this->day} 09:00:00",
             'booked_on' => $this->day,
-            'user_id' => $this->person,
+            'person_id' => $this->person,
         ]);
         $this->bulk->put('booking_says', [
             'booking_id' => $id,

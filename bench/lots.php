@@ -39,7 +39,7 @@ $fill = function (int $lots) use ($item, $place, $by): void {
     $booking = DB::table('bookings')->insertGetId([
         'token' => "lots-{$lots}",
         'kind' => 'count',
-        'user_id' => $by->id,
+        'person_id' => $by->id,
         'entered_at' => now(),
         'booked_on' => now()->toDateString(),
     ]);

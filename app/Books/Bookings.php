@@ -115,7 +115,7 @@ final class Bookings
             'token' => $signed->token,
             'fingerprint' => $signed->fingerprint,
             'kind' => $kind,
-            'user_id' => $signed->person->id,
+            'person_id' => $signed->person->id,
             'reason' => $signed->reason,
             'reverses_id' => $reverses,
             'entered_at' => now(),
@@ -125,9 +125,9 @@ final class Bookings
 
     private function reversedAlready(?int $booking): ?Refused
     {
-        $earlier = $booking === null ? null : Booking::query()->with('user')->firstWhere('reverses_id', $booking);
+        $earlier = $booking === null ? null : Booking::query()->with('person')->firstWhere('reverses_id', $booking);
 
-        return $earlier === null ? null : Refused::because("{$earlier->user->name} reversed this already.");
+        return $earlier === null ? null : Refused::because("{$earlier->person->name} reversed this already.");
     }
 
     /** @throws Refused when the token stands for something else than what was sent */

@@ -175,7 +175,7 @@ final class Questions implements Book
         if ($left->isZero()) {
             $question->fill([
                 'answered_at' => now(),
-                'answered_by' => $this->ledger->booking->user_id,
+                'answered_by' => $this->ledger->booking->person_id,
                 'answer' => $answer,
                 'answer_booking_id' => $this->ledger->booking->id,
             ]);
@@ -211,7 +211,7 @@ final class Questions implements Book
             ->whereKey($this->asked($undone)->modelKeys())
             ->update([
                 'answered_at' => now(),
-                'answered_by' => $this->ledger->booking->user_id,
+                'answered_by' => $this->ledger->booking->person_id,
                 'answer' => 'taken back with its booking',
                 'open_quantity' => '0',
                 'answer_booking_id' => $this->ledger->booking->id,

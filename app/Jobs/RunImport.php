@@ -40,7 +40,7 @@ class RunImport implements ShouldQueue
             glob("{$row->folder}/*") ?: []));
         $this->keep(['state' => 'running', 'doing' => 'Reading', 'lines_total' => $lines]);
         try {
-            $by = Person::query()->whereKey($row->user_id)->firstOrFail();
+            $by = Person::query()->whereKey($row->person_id)->firstOrFail();
             $result = $row->is_trial
                 ? $import->try($row->folder, $by, $this->tell(...))
                 : $import->handle($row->folder, $by, $this->tell(...));

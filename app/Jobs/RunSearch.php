@@ -62,7 +62,7 @@ class RunSearch implements ShouldQueue
         $plan = $whatIf->found(
             'Search of '.now(config()->string('pace.zone'))->format('H:i'),
             "{$ran} s, seed {$found->seed}, {$found->iterations} iterations.",
-            Person::query()->whereKey($row->user_id)->firstOrFail(),
+            Person::query()->whereKey($row->person_id)->firstOrFail(),
             $found->schedule->steps,
             $facts,
         );

@@ -23,10 +23,10 @@ use Illuminate\Support\Facades\DB;
  * @property string $reason
  * @property \Carbon\CarbonImmutable $entered_at
  * @property string $booked_on
- * @property int $user_id
+ * @property int $person_id
  * @property int|null $worked_by
  * @property int|null $reverses_id
- * @property-read Person $user
+ * @property-read Person $person
  * @property-read Order|null $order
  * @property-read \Illuminate\Database\Eloquent\Collection<int, Move> $moves
  * @property-read \Illuminate\Database\Eloquent\Collection<int, StepEntry> $stepEntries
@@ -120,7 +120,7 @@ class Booking extends Model
     }
 
     /** @return BelongsTo<Person, $this> */
-    public function user(): BelongsTo
+    public function person(): BelongsTo
     {
         return $this->belongsTo(Person::class);
     }

@@ -18,7 +18,7 @@ use Illuminate\Database\Eloquent\Model;
  * @property int|null $change_id the last deed of a person on it
  * @property string|null $levers of a what-if, as JSON: `PlanLever` reads them
  * @property string $says
- * @property int|null $user_id
+ * @property int|null $person_id
  * @property \Carbon\CarbonImmutable|null $made_at
  */
 class Plan extends Model

@@ -16,13 +16,13 @@ use Illuminate\Database\Eloquent\Relations\HasMany;
  * @property string $state
  * @property string|null $booked_on
  * @property string $note
- * @property int $user_id
+ * @property int $person_id
  * @property int $changed_by
  * @property int|null $booking_id
  * @property int $version
  * @property \Illuminate\Support\Carbon $created_at
  * @property \Illuminate\Support\Carbon $updated_at
- * @property-read Person $user
+ * @property-read Person $person
  * @property-read Person $changedBy
  * @property-read \Illuminate\Database\Eloquent\Collection<int, SlipLine> $lines
  */
@@ -59,7 +59,7 @@ class Slip extends Model
     }
 
     /** @return BelongsTo<Person, $this> */
-    public function user(): BelongsTo
+    public function person(): BelongsTo
     {
         return $this->belongsTo(Person::class);
     }

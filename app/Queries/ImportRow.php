@@ -67,7 +67,7 @@ final readonly class ImportRow
     private static function query(): Builder
     {
         return DB::table('imports AS i')
-            ->leftJoin('people AS p', 'p.id', 'i.user_id')
+            ->leftJoin('people AS p', 'p.id', 'i.person_id')
             ->select(['i.*', 'p.name AS person']);
     }
 

@@ -18,7 +18,7 @@ final class ProductTrail
     {
         $changes = DB::table('product_changes AS c')
             ->join('bookings AS b', 'b.id', 'c.booking_id')
-            ->join('people AS u', 'u.id', 'b.user_id')
+            ->join('people AS u', 'u.id', 'b.person_id')
             ->where('c.kind', $kind)
             ->where('c.record_id', $record)
             ->orderByDesc('c.id')

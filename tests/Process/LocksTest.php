@@ -170,7 +170,7 @@ it('loses no goods to a sweep of empty balances', function () {
         foreach (range(1, 8) as $i) {
             $shop->goodsIn("SS-15", "1", "46", "GONE", null, "RACK");
             $reversed = Booking::query()->whereNotNull("reverses_id")->select("reverses_id");
-            $mine = Booking::query()->where("kind", "goods_in")->where("user_id", $by)->whereNotIn("id", $reversed);
+            $mine = Booking::query()->where("kind", "goods_in")->where("person_id", $by)->whereNotIn("id", $reversed);
             $shop->reverse($mine->latest("id")->firstOrFail());
         }
         echo "ok";

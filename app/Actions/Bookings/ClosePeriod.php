@@ -40,7 +40,7 @@ final class ClosePeriod
                     'ends_on' => $endsOn,
                     'last_booking_id' => (int) DB::table('bookings')->max('id'),
                     'closed_at' => now(),
-                    'user_id' => $signed->person->id,
+                    'person_id' => $signed->person->id,
                 ]);
                 $ledger->says('The books are closed up to '.Said::day($endsOn).'.');
             }),

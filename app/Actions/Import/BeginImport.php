@@ -21,7 +21,7 @@ final class BeginImport
     public function handle(Person $by, string $folder, array $names, bool $isTrial): int
     {
         return DB::table('imports')->insertGetId([
-            'user_id' => $by->id,
+            'person_id' => $by->id,
             'folder' => $folder,
             'files' => mb_strimwidth(implode(', ', $names), 0, self::NAMES, '…'),
             'is_trial' => $isTrial,

@@ -19,7 +19,7 @@ final class ChangedMeanwhile extends \DomainException implements \KeepPace\Core\
             return;
         }
         $last = Booking::query()
-            ->with('user')
+            ->with('person')
             ->orderByDesc('id')
             ->when(
                 $record instanceof Order,
@@ -39,7 +39,7 @@ final class ChangedMeanwhile extends \DomainException implements \KeepPace\Core\
         throw new self(
             ($last === null
                 ? 'Somebody changed this meanwhile.'
-                : "{$last->user->name} changed this meanwhile: {$last->says}")
+                : "{$last->person->name} changed this meanwhile: {$last->says}")
                 .' Nothing of yours is lost: look at what is there now, then send again.',
         );
     }

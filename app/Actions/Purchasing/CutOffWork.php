@@ -60,6 +60,6 @@ final readonly class CutOffWork
         $first = DB::table('booking_says')->where('purchase_order_id', $order->id)->min('booking_id');
         $booking = is_numeric($first) ? Booking::query()->find((int) $first) : null;
 
-        return $booking === null ? null : Person::query()->find($booking->user_id);
+        return $booking === null ? null : Person::query()->find($booking->person_id);
     }
 }

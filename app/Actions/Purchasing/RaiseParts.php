@@ -70,7 +70,7 @@ final readonly class RaiseParts
             ->whereIn('b.kind', [BookingKind::Purchased->value, BookingKind::PurchaseChanged->value])
             ->orderByDesc('b.id');
 
-        return Person::query()->whereKey($booking->value('b.user_id'))->first();
+        return Person::query()->whereKey($booking->value('b.person_id'))->first();
     }
 
     /**

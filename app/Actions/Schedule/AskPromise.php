@@ -74,7 +74,7 @@ final class AskPromise
                     'token' => 'ask-'.Str::uuid(),
                     'fingerprint' => '',
                     'kind' => BookingKind::OrderMade,
-                    'user_id' => $by->id,
+                    'person_id' => $by->id,
                     'reason' => '',
                     'entered_at' => now(),
                     'booked_on' => now(config()->string('pace.zone'))->toDateString(),

@@ -70,7 +70,7 @@ final class HoldPromise
         $item = Item::query()->with('unit')->findOrFail($date->itemId);
         $id = DB::table('promises')->insertGetId([
             'booking_id' => $ledger->booking->id,
-            'user_id' => $signed->person->id,
+            'person_id' => $signed->person->id,
             'item_id' => $date->itemId,
             'quantity' => (string) $answer->made,
             'for' => $date->for,

@@ -100,7 +100,7 @@ final class PlanChanges
         $plan->change_id = DB::table('plan_changes')->insertGetId([
             'plan_id' => $plan->id,
             'booking_id' => $booking->id,
-            'user_id' => $signed->person->id,
+            'person_id' => $signed->person->id,
             'before' => $before,
             'facts' => json_encode($facts),
         ]);
@@ -164,10 +164,10 @@ final class PlanChanges
         }
         $last = DB::table('plan_changes AS c')
             ->join('booking_says AS s', 's.booking_id', 'c.booking_id')
-            ->join('people AS u', 'u.id', 'c.user_id')
+            ->join('people AS u', 'u.id', 'c.person_id')
             ->where('c.plan_id', $plan->id)
             ->where('c.id', '>', $seen)
-            ->where('c.user_id', '<>', $by->id)
+            ->where('c.person_id', '<>', $by->id)
             ->orderByDesc('c.id')
             ->first(['s.says', 'u.name']);
         if ($last !== null) {

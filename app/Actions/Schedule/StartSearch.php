@@ -47,7 +47,7 @@ final class StartSearch
             }
             WhatIf::assertRoom(); // for what it finds
             $id = DB::table('searches')->insertGetId([
-                'user_id' => $signed->person->id,
+                'person_id' => $signed->person->id,
                 'seconds' => $seconds,
                 'seed' => $seed,
                 'moved_weight' => $movedWeight,

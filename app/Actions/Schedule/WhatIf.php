@@ -153,7 +153,7 @@ final class WhatIf
                 'says' => mb_strimwidth($says, 0, 300, '…'),
                 'is_live' => false,
                 'levers' => json_encode(array_map(fn (PlanLever $lever): array => $lever->kept(), $levers)),
-                'user_id' => $by->id,
+                'person_id' => $by->id,
                 'made_at' => now(),
             ])
             ->refresh();

@@ -115,7 +115,7 @@ final class BookSlip
             'part' => $slip->part,
             'step_number' => $slip->step_number,
             'note' => $slip->note,
-            'user_id' => $slip->user_id,
+            'person_id' => $slip->person_id,
             'changed_by' => $by->id,
         ]);
         foreach ($open as $line) {

@@ -40,7 +40,7 @@ final class ProposeSlip
                     'token' => $signed->token,
                     'part' => $part,
                     'step_number' => $part === 'step' ? $step : null,
-                    'user_id' => $signed->person->id,
+                    'person_id' => $signed->person->id,
                     'changed_by' => $signed->person->id,
                 ]);
                 $lines = $this->lines($slip, $going, $part, $step);

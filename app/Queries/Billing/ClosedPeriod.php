@@ -28,7 +28,7 @@ final readonly class ClosedPeriod
     public static function all(): Collection
     {
         $query = DB::table('periods AS p')
-            ->join('people AS u', 'u.id', 'p.user_id')
+            ->join('people AS u', 'u.id', 'p.person_id')
             ->orderByDesc('p.ends_on')
             ->limit(self::SHOWN)
             ->select(['p.ends_on', 'p.closed_at', 'u.name AS person']);

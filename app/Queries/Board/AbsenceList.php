@@ -72,7 +72,7 @@ final readonly class AbsenceList
     {
         return DB::table("{$table} AS a")
             ->join('bookings AS b', 'b.id', 'a.booking_id')
-            ->join('people AS u', 'u.id', 'b.user_id')
+            ->join('people AS u', 'u.id', 'b.person_id')
             ->whereNull('a.ended_at')
             ->where(fn (Builder $end) => $end->whereNull('a.until_at')->orWhere('a.until_at', '>', now()))
             ->orderBy('a.from_at')

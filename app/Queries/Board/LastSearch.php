@@ -38,7 +38,7 @@ final readonly class LastSearch
     {
         return Row::first(
             DB::table('searches AS s')
-                ->join('people AS u', 'u.id', 's.user_id')
+                ->join('people AS u', 'u.id', 's.person_id')
                 ->when($id !== null, fn (Builder $query) => $query->where('s.id', $id))
                 ->orderByDesc('s.id')
                 ->select(['s.*', 'u.name AS person']),

@@ -177,7 +177,7 @@ final readonly class PlanComparison
     {
         /** @var EloquentCollection<int, Booking> */
         return Booking::query()
-            ->with('user')
+            ->with('person')
             ->whereNotIn('kind', BookingKind::withoutFacts())
             ->where('id', '>', $plan->booking_id ?? 0)
             ->orderByDesc('id')

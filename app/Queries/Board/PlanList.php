@@ -17,7 +17,7 @@ final class PlanList
         $facts = PlanComparison::facts();
         $moved = self::moved();
         $plans = DB::table('plans AS p')
-            ->leftJoin('people AS u', 'u.id', 'p.user_id')
+            ->leftJoin('people AS u', 'u.id', 'p.person_id')
             ->leftJoin('plan_orders AS o', 'o.plan_id', 'p.id')
             ->groupBy('p.id', 'p.name', 'p.says', 'p.is_live', 'p.made_at', 'p.booking_id', 'u.name')
             ->orderByDesc('p.is_live')

@@ -23,14 +23,14 @@ final readonly class PlanNews
     public static function of(int $planId = Plan::LIVE): self
     {
         $plan = Plan::query()->findOrFail($planId);
-        $booking = $plan->booking_id === null ? null : Booking::query()->with('user')->find($plan->booking_id);
+        $booking = $plan->booking_id === null ? null : Booking::query()->with('person')->find($plan->booking_id);
         $when = $plan->computed_at === null
                 ? 'Never brought up to date'
                 : 'Brought up to date '
                     .When::say($plan->computed_at)
                     .($booking === null
                         ? ''
-                        : ", last by {$booking->user->name}: ".mb_strimwidth($booking->says, 0, 90, '…'));
+                        : ", last by {$booking->person->name}: ".mb_strimwidth($booking->says, 0, 90, '…'));
         $effect = $booking === null || ! $plan->is_live ? '' : EffectOf::booking($booking->id)->says();
 
         return new self(

@@ -14,7 +14,7 @@ final class PromiseList
     {
         $held = DB::table('promises AS p')
             ->join('items AS i', 'i.id', 'p.item_id')
-            ->join('people AS b', 'b.id', 'p.user_id')
+            ->join('people AS b', 'b.id', 'p.person_id')
             ->whereNull('p.released_at')
             ->where('p.held_until', '>', now())
             ->orderBy('p.held_until')

@@ -43,7 +43,7 @@ final readonly class BookedRow
     {
         return DB::table('bookings AS b')
             ->join('booking_says AS s', 's.booking_id', 'b.id')
-            ->join('people AS u', 'u.id', 'b.user_id')
+            ->join('people AS u', 'u.id', 'b.person_id')
             ->leftJoin('bookings AS r', 'r.reverses_id', 'b.id')
             ->orderByDesc('b.id')
             ->select(['b.id', 'b.kind', 's.says', 'b.reason', 'b.entered_at', 'u.name AS person'])

@@ -392,7 +392,7 @@ final readonly class OrderPage
     {
         return DB::table('order_changes AS c')
             ->join('bookings AS b', 'b.id', 'c.booking_id')
-            ->join('people AS u', 'u.id', 'b.user_id')
+            ->join('people AS u', 'u.id', 'b.person_id')
             ->where('c.order_id', $id)
             ->where('c.what', '<>', 'released')
             ->orderByDesc('c.id')

@@ -42,7 +42,7 @@ final readonly class ChangeList
         $text = mb_substr($request->string('text')->trim()->value(), 0, 60);
         $changes = DB::table('product_changes AS c')
             ->join('bookings AS b', 'b.id', 'c.booking_id')
-            ->join('people AS u', 'u.id', 'b.user_id')
+            ->join('people AS u', 'u.id', 'b.person_id')
             ->when($kind !== '', fn (Builder $query) => $query->where('c.kind', $kind))
             ->where(fn (Builder $query) => self::words($query, $text))
             ->orderByDesc('c.id')

@@ -32,7 +32,7 @@ final readonly class ListedMail
                 ->join('purchase_orders AS o', 'o.id', 'm.purchase_order_id')
                 ->join('suppliers AS s', 's.id', 'o.supplier_id')
                 ->join('bookings AS b', 'b.id', 'm.booking_id')
-                ->join('people AS p', 'p.id', 'b.user_id')
+                ->join('people AS p', 'p.id', 'b.person_id')
                 ->orderByDesc('m.id')
                 ->select(['m.id', 'm.to', 'm.subject', 'm.sent_at', 'o.id AS order_id', 'o.number'])
                 ->addSelect(['s.name AS supplier', 'p.name AS person']),

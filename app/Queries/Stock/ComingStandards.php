@@ -22,14 +22,14 @@ final readonly class ComingStandards
     public static function all(): array
     {
         $all = [];
-        $open = StandardsToCome::open()->with('booking.user')->orderBy('from_on')->orderBy('id');
+        $open = StandardsToCome::open()->with('booking.person')->orderBy('from_on')->orderBy('id');
         foreach ($open->get() as $come) {
             $all[] = new self(
                 $come->id,
                 $come->booking_id,
                 $come->from_on,
                 count($come->costs),
-                $come->booking->user->name,
+                $come->booking->person->name,
                 $come->booking->reason,
                 $come->refused,
             );

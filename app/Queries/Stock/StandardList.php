@@ -128,7 +128,7 @@ final readonly class StandardList
         return Row::all(
             DB::table('bookings AS b')
                 ->join('booking_says AS s', 's.booking_id', 'b.id')
-                ->join('people AS p', 'p.id', 'b.user_id')
+                ->join('people AS p', 'p.id', 'b.person_id')
                 ->where('b.kind', BookingKind::Revalued->value)
                 ->whereExists((clone $counted)->select('c.id'))
                 ->orderByDesc('b.id')

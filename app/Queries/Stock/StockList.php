@@ -238,7 +238,7 @@ final class StockList
     {
         return self::moved($item)
             ->join('bookings AS b', 'b.id', 'm.booking_id')
-            ->join('people AS u', 'u.id', 'b.user_id')
+            ->join('people AS u', 'u.id', 'b.person_id')
             ->leftJoin('lots AS l', Named::on('l.id', 'm.lot_id'))
             ->leftJoin('orders AS o', 'o.id', 'm.order_id')
             ->leftJoin('customer_order_lines AS cl', 'cl.id', 'm.line_id')

@@ -2,7 +2,7 @@
     <div class="head">
         <h1>Booking {{ $booking->id }}</h1>
         <span class="say">
-            {{ $print->kind($booking->kind) }} · {{ $booking->user->name }} · entered
+            {{ $print->kind($booking->kind) }} · {{ $booking->person->name }} · entered
             {{ $print->moment($booking->entered_at) }}, booked on {{ $booking->booked_on }}
         </span>
     </div>

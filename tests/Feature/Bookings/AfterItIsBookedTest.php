@@ -43,7 +43,7 @@ it('says that an import stands when the plan fails', function () {
     DB::statement('SET FOREIGN_KEY_CHECKS = 1');
     $run = function (string $folder): int {
         $id = DB::table('imports')->insertGetId([
-            'user_id' => $this->shop->as(Role::Planner)->id,
+            'person_id' => $this->shop->as(Role::Planner)->id,
             'folder' => $folder,
             'files' => 'customers.csv',
             'created_at' => now(),

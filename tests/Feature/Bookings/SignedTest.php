@@ -26,10 +26,10 @@ it('writes who, why and when with the booking', function () {
     $balance = Balance::query()->whereRelation('item', 'number', 'BRG-25')->firstOrFail();
     $signed = new Signed('count-1', $this->shop->as(Role::Storekeeper), 'found two', '2026-11-20', 'print');
     $booking = app(CountBalance::class)->handle($balance->id, '82', $signed);
-    expect($booking->refresh()->only(['token', 'fingerprint', 'user_id', 'reason', 'booked_on']))->toBe([
+    expect($booking->refresh()->only(['token', 'fingerprint', 'person_id', 'reason', 'booked_on']))->toBe([
         'token' => 'count-1',
         'fingerprint' => 'print',
-        'user_id' => $signed->person->id,
+        'person_id' => $signed->person->id,
         'reason' => 'found two',
         'booked_on' => '2026-11-20',
     ])->and(Booking::query()->where('token', 'count-1')->count())->toBe(1);

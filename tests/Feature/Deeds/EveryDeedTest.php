@@ -2307,7 +2307,7 @@ it('books a deed, once however often its form is sent, and the books agree', fun
     $first->assertSessionHasNoErrors()->assertSessionHas('done');
     $after = books();
     expect(Booking::query()->count())->toBe($bookings + 1)
-        ->and(Booking::query()->latest('id')->first()->user_id)
+        ->and(Booking::query()->latest('id')->first()->person_id)
         ->toBe($deed['by'] ?? $this->shop->as($deed['role'])->id);
     $send()->assertSessionHasNoErrors()->assertSessionHas('done', session('done'));
     expect(books())->toBe($after)->and($this->shop->differencesWhenPlanned())->toBe([]);

@@ -89,7 +89,7 @@ it('tells a story whose books agree and that shows a shop at work', function (st
     expect($this->shop->differences())->toBe([])
         ->and(count($story->tries->refused))->toBeLessThan(10 + intdiv($story->tries->done, 50))
         ->and(DB::table('bookings')->where('entered_at', '>', $now->utc()->toDateTimeString())->exists())->toBeFalse()
-        ->and(DB::table('bookings')->distinct()->count('user_id'))->toBeGreaterThan(5);
+        ->and(DB::table('bookings')->distinct()->count('person_id'))->toBeGreaterThan(5);
     $states = DB::table('orders')->groupBy('state')->selectRaw('state, COUNT(*) AS n')->pluck('n', 'state');
     expect($states->get('firm'))->toBeGreaterThan(0)->and($states->get('running'))->toBeGreaterThan(0)
         ->and($states->get('closed'))->toBeGreaterThan(0)

@@ -39,7 +39,7 @@ function trail(): array
 {
     return DB::table('product_changes AS c')
         ->join('bookings AS b', 'b.id', 'c.booking_id')
-        ->join('people AS u', 'u.id', 'b.user_id')
+        ->join('people AS u', 'u.id', 'b.person_id')
         ->orderBy('c.id')
         ->where('c.booking_id', '>', DB::table('bookings')->min('id'))
         ->get(['u.login', 'c.record', 'c.field', 'c.before', 'c.after'])

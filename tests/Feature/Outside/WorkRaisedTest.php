@@ -32,7 +32,7 @@ it('is ordered with the release of its order, by who released it', function () {
     expect($lines->pluck('order_step_id')->all())->toBe([($this->outside)($one)->id, ($this->outside)($two)->id])
         ->and($lines->pluck('purchase_order_id')->unique()->count())->toBe(1)
         ->and(PurchaseOrder::query()->findOrFail($lines[0]->purchase_order_id)->state)->toBe(PurchaseState::Draft)
-        ->and(DB::table('bookings')->where('kind', 'purchased')->orderByDesc('id')->value('user_id'))
+        ->and(DB::table('bookings')->where('kind', 'purchased')->orderByDesc('id')->value('person_id'))
         ->toBe($this->shop->as(Role::Supervisor)->id)
         ->and($this->shop->differences())->toBe([]);
     // what is there is not ordered again

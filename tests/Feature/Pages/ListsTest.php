@@ -210,7 +210,7 @@ it('puts back what was typed into the form it was typed into, and no other', fun
 
 it('shows an import that waits, runs, is done or refused', function (string $state, string $doing, string $says) {
     $id = DB::table('imports')->insertGetId([
-        'user_id' => $this->shop->as(Role::Planner)->id,
+        'person_id' => $this->shop->as(Role::Planner)->id,
         'folder' => '/x',
         'files' => 'items.csv',
         'state' => $state,

@@ -62,7 +62,7 @@ it('answers, and signs with a name of its own', function (Turn $turn, string $sa
     $order = ($this->sent)();
     $booking = ($this->turn)($order, $turn);
     expect($booking->says)->toContain($says)
-        ->and($booking->user_id)->toBe(StandIn::person()?->id)
+        ->and($booking->person_id)->toBe(StandIn::person()?->id)
         ->and($order->refresh()->state)->toBe(PurchaseState::Confirmed)
         ->and($order->lines()->whereNotNull('answered_quantity')->count())->toBe($asked);
 })->with([
@@ -146,7 +146,7 @@ it('goes by the clock once it is let: answers, brings on the day, bills, each on
     }
     expect(Bill::query()->count())->toBeGreaterThan(0)
         ->and($rounds)->toBeLessThan(5)
-        ->and(Booking::query()->where('user_id', $person->id)->count())->toBeGreaterThan(2);
+        ->and(Booking::query()->where('person_id', $person->id)->count())->toBeGreaterThan(2);
 });
 
 it('does nothing twice when a round is begun twice', function () {
@@ -176,7 +176,7 @@ it('gives back pieces it worked on, whole, half or with a reject, and bills what
         ->assertDontSee('A fifth more');
     ($this->turn)($work, Turn::Half);
     $booking = ($this->turn)($work, Turn::Rejects);
-    expect($booking->user_id)->toBe(StandIn::person()?->id)
+    expect($booking->person_id)->toBe(StandIn::person()?->id)
         ->and($step->refresh()->good)->toBe('3.000000')
         ->and(Question::query()->where('kind', Question::REJECTS)->count())->toBe(1);
     ($this->turn)($work, Turn::Bill);

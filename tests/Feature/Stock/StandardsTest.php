@@ -146,7 +146,7 @@ it('takes them on a day ahead by itself, once, and not before', function () {
     $booking = Booking::query()->findOrFail($come->taken_by_id);
     expect($this->shop->item('FOOT-1')->cost)->toBe('1.050000')
         ->and($booking->booked_on)->toBe('2027-01-01')
-        ->and($booking->user_id)->toBe($come->booking->user_id)
+        ->and($booking->person_id)->toBe($come->booking->person_id)
         ->and($booking->reason)->toBe('costs of 2027')
         ->and(Booking::query()->where('kind', 'revalued')->count())->toBe(2)
         ->and($this->shop->differencesWhenPlanned())->toBe([]);

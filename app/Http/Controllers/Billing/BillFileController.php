@@ -4,7 +4,7 @@ namespace App\Http\Controllers\Billing;
 
 use App\Actions\Billing\EnterBill;
 use App\Http\Controllers\Controller;
-use App\Http\Requests\BillFileRequest;
+use App\Http\Requests\Billing\BillFileRequest;
 use Illuminate\Http\RedirectResponse;
 
 /** Bills that come as a file. */

@@ -4,7 +4,7 @@ namespace App\Http\Controllers\Billing;
 
 use App\Actions\Bookings\ClosePeriod;
 use App\Http\Controllers\Controller;
-use App\Http\Requests\PeriodRequest;
+use App\Http\Requests\Billing\PeriodRequest;
 use App\Queries\Billing\ClosedPeriod;
 use Illuminate\Contracts\View\View;
 use Illuminate\Http\RedirectResponse;

@@ -4,7 +4,7 @@ namespace App\Http\Controllers\Board;
 
 use App\Actions\Schedule\WhatIf;
 use App\Http\Controllers\Controller;
-use App\Http\Requests\LeverRequest;
+use App\Http\Requests\Board\LeverRequest;
 use App\Queries\Board\LateOrder;
 use App\Queries\Board\LateOrders;
 use App\Queries\Board\WhyPage;

@@ -4,7 +4,7 @@ namespace App\Http\Controllers\Board;
 
 use App\Actions\Schedule\SayAbsent;
 use App\Http\Controllers\Controller;
-use App\Http\Requests\AbsentRequest;
+use App\Http\Requests\Board\AbsentRequest;
 use Illuminate\Http\RedirectResponse;
 
 /** Somebody who is away. */

@@ -4,8 +4,8 @@ namespace App\Http\Controllers\Board;
 
 use App\Actions\Schedule\WhatIf;
 use App\Http\Controllers\Controller;
+use App\Http\Requests\Board\WhatIfRequest;
 use App\Http\Requests\DeedRequest;
-use App\Http\Requests\WhatIfRequest;
 use App\Models\Plan;
 use App\Queries\Board\LastSearch;
 use App\Queries\Board\PlanComparison;

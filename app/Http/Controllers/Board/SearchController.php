@@ -4,7 +4,7 @@ namespace App\Http\Controllers\Board;
 
 use App\Actions\Schedule\StartSearch;
 use App\Http\Controllers\Controller;
-use App\Http\Requests\SearchRequest;
+use App\Http\Requests\Board\SearchRequest;
 use App\Queries\Board\LastSearch;
 use App\Queries\Board\SearchPage;
 use Illuminate\Contracts\View\View;

@@ -4,7 +4,7 @@ namespace App\Http\Controllers\Bookings;
 
 use App\Actions\Bookings\ReverseLines;
 use App\Http\Controllers\Controller;
-use App\Http\Requests\ReverseLinesRequest;
+use App\Http\Requests\Bookings\ReverseLinesRequest;
 use Illuminate\Http\RedirectResponse;
 
 /** Some lines of a booking are taken back. */

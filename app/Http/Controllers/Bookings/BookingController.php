@@ -5,7 +5,7 @@ namespace App\Http\Controllers\Bookings;
 use App\Access\Deed;
 use App\Actions\Bookings\ReverseBooking;
 use App\Http\Controllers\Controller;
-use App\Http\Requests\ReverseRequest;
+use App\Http\Requests\Bookings\ReverseRequest;
 use App\Models\Booking;
 use App\Queries\Bookings\BookedChange;
 use App\Queries\Bookings\BookedRow;
@@ -33,7 +33,7 @@ class BookingController extends Controller
     {
         $found = Booking::query()
             ->with([
-                'user',
+                'person',
                 'order',
                 'moves.item.unit',
                 'moves.from',
@@ -63,7 +63,7 @@ class BookingController extends Controller
     {
         // undoing one's own deed at once needs no further permission
         $found = Booking::query()->findOrFail($booking);
-        $own = $found->user_id === $request->person()->id && $found->entered_at->diffInMinutes(now()) < 15;
+        $own = $found->person_id === $request->person()->id && $found->entered_at->diffInMinutes(now()) < 15;
         abort_unless(
             $own || $request->person()->may(Deed::Reverse),
             403,

@@ -4,7 +4,7 @@ namespace App\Http\Controllers\Bookings;
 
 use App\Actions\Stock\AddLateCost;
 use App\Http\Controllers\Controller;
-use App\Http\Requests\LateCostRequest;
+use App\Http\Requests\Bookings\LateCostRequest;
 use Brick\Math\BigDecimal;
 use Illuminate\Http\RedirectResponse;
 

@@ -4,7 +4,7 @@ namespace App\Http\Controllers\Bookings;
 
 use App\Actions\Usage\CorrectLot;
 use App\Http\Controllers\Controller;
-use App\Http\Requests\CorrectLotRequest;
+use App\Http\Requests\Bookings\CorrectLotRequest;
 use Illuminate\Http\RedirectResponse;
 
 /** The lot of a move is another. */

@@ -4,7 +4,7 @@ namespace App\Http\Controllers\Bookings;
 
 use App\Actions\Questions\AnswerQuestion;
 use App\Http\Controllers\Controller;
-use App\Http\Requests\AnswerRequest;
+use App\Http\Requests\Bookings\AnswerRequest;
 use App\Queries\Questions\ArrivalList;
 use App\Queries\Questions\QuestionList;
 use App\Shop\Deliveries;

@@ -4,7 +4,7 @@ namespace App\Http\Controllers\Builds;
 
 use App\Actions\Apart\TakeApart;
 use App\Http\Controllers\Controller;
-use App\Http\Requests\ApartRequest;
+use App\Http\Requests\Builds\ApartRequest;
 use App\Models\Item;
 use App\Models\Place;
 use App\Models\WorkCentre;

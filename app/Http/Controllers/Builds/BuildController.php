@@ -5,7 +5,7 @@ namespace App\Http\Controllers\Builds;
 use App\Actions\Builds\BookBuild;
 use App\Actions\Builds\GiveUpBuild;
 use App\Http\Controllers\Controller;
-use App\Http\Requests\BuildRequest;
+use App\Http\Requests\Builds\BuildRequest;
 use App\Http\Requests\VersionRequest;
 use App\Models\Item;
 use App\Models\Order;

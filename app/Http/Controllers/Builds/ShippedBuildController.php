@@ -4,7 +4,7 @@ namespace App\Http\Controllers\Builds;
 
 use App\Actions\Builds\BuildAndShip;
 use App\Http\Controllers\Controller;
-use App\Http\Requests\BuildRequest;
+use App\Http\Requests\Builds\BuildRequest;
 use Illuminate\Http\RedirectResponse;
 
 /** Built and sent on to whom it is for, in one booking. */

@@ -5,7 +5,7 @@ namespace App\Http\Controllers\Combine;
 use App\Actions\Combine\CombineOrders;
 use App\Actions\Combine\TakeOutOfCombined;
 use App\Http\Controllers\Controller;
-use App\Http\Requests\CombineRequest;
+use App\Http\Requests\Combine\CombineRequest;
 use App\Http\Requests\DeedRequest;
 use App\Queries\Combine\CombineList;
 use Illuminate\Contracts\View\View;

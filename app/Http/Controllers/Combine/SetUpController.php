@@ -4,8 +4,8 @@ namespace App\Http\Controllers\Combine;
 
 use App\Actions\Combine\SetUpTogether;
 use App\Http\Controllers\Controller;
+use App\Http\Requests\Combine\SetUpRequest;
 use App\Http\Requests\DeedRequest;
-use App\Http\Requests\SetUpRequest;
 use App\Queries\Combine\TogetherList;
 use Illuminate\Contracts\View\View;
 use Illuminate\Http\RedirectResponse;

@@ -5,7 +5,7 @@ namespace App\Http\Controllers\Demand;
 use App\Actions\Schedule\AskPromise;
 use App\Actions\Schedule\PromiseAnswer;
 use App\Http\Controllers\Controller;
-use App\Http\Requests\PromiseRequest;
+use App\Http\Requests\Demand\PromiseRequest;
 use App\Models\Item;
 use App\Settings\Setting;
 use App\Settings\Settings;

@@ -6,9 +6,9 @@ use App\Actions\Cover\CoverBy;
 use App\Actions\Cover\CoverLines;
 use App\Actions\Cover\TieLine;
 use App\Http\Controllers\Controller;
-use App\Http\Requests\CoverRequest;
-use App\Http\Requests\TieRequest;
-use App\Http\Requests\UntieRequest;
+use App\Http\Requests\Demand\CoverRequest;
+use App\Http\Requests\Demand\TieRequest;
+use App\Http\Requests\Demand\UntieRequest;
 use Illuminate\Http\RedirectResponse;
 
 /** How customer lines are supplied. */

@@ -4,7 +4,7 @@ namespace App\Http\Controllers\Demand;
 
 use App\Actions\Demand\CancelLine;
 use App\Http\Controllers\Controller;
-use App\Http\Requests\CancelLineRequest;
+use App\Http\Requests\Demand\CancelLineRequest;
 use Illuminate\Http\RedirectResponse;
 use KeepPace\Core\Planning\NoLongerFor;
 

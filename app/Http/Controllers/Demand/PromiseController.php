@@ -5,7 +5,7 @@ namespace App\Http\Controllers\Demand;
 use App\Actions\Schedule\HoldPromise;
 use App\Http\Controllers\Controller;
 use App\Http\Requests\DeedRequest;
-use App\Http\Requests\PromiseRequest;
+use App\Http\Requests\Demand\PromiseRequest;
 use App\Queries\Board\PromiseList;
 use App\Settings\Setting;
 use App\Settings\Settings;

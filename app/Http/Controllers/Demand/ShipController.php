@@ -4,7 +4,7 @@ namespace App\Http\Controllers\Demand;
 
 use App\Actions\Builds\ShipAsBuilt;
 use App\Http\Controllers\Controller;
-use App\Http\Requests\ShipRequest;
+use App\Http\Requests\Demand\ShipRequest;
 use App\Queries\Demand\ShipList;
 use App\Wording\Figures;
 use Illuminate\Contracts\View\View;

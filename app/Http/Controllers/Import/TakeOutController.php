@@ -5,7 +5,7 @@ namespace App\Http\Controllers\Import;
 use App\Access\Deed;
 use App\Actions\Import\TakeOut;
 use App\Http\Controllers\Controller;
-use App\Http\Requests\TakeOutRequest;
+use App\Http\Requests\Import\TakeOutRequest;
 use App\Papers\ProductFiles;
 use Illuminate\Support\Facades\Gate;
 use Symfony\Component\HttpFoundation\BinaryFileResponse;

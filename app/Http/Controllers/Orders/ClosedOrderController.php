@@ -4,7 +4,7 @@ namespace App\Http\Controllers\Orders;
 
 use App\Actions\Orders\CloseOrder;
 use App\Http\Controllers\Controller;
-use App\Http\Requests\CloseOrderRequest;
+use App\Http\Requests\Orders\CloseOrderRequest;
 use Illuminate\Http\RedirectResponse;
 
 /** An order is closed. */

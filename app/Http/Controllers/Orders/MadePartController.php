@@ -4,7 +4,7 @@ namespace App\Http\Controllers\Orders;
 
 use App\Actions\Orders\MakeForPart;
 use App\Http\Controllers\Controller;
-use App\Http\Requests\MakePartRequest;
+use App\Http\Requests\Orders\MakePartRequest;
 use Illuminate\Http\RedirectResponse;
 
 /** A part is made for its order. */

@@ -4,8 +4,8 @@ namespace App\Http\Controllers\Orders;
 
 use App\Actions\Orders\ChangeComponents;
 use App\Http\Controllers\Controller;
-use App\Http\Requests\AddComponentRequest;
-use App\Http\Requests\ComponentRequest;
+use App\Http\Requests\Orders\AddComponentRequest;
+use App\Http\Requests\Orders\ComponentRequest;
 use Illuminate\Http\RedirectResponse;
 
 /** Components on one order; the master is not touched. */

@@ -4,7 +4,7 @@ namespace App\Http\Controllers\Orders;
 
 use App\Actions\Orders\ChangeBeside;
 use App\Http\Controllers\Controller;
-use App\Http\Requests\ComponentRequest;
+use App\Http\Requests\Orders\ComponentRequest;
 use Illuminate\Http\RedirectResponse;
 
 /** What comes back beside the product of one order; the master is not touched. */

@@ -4,7 +4,7 @@ namespace App\Http\Controllers\Orders;
 
 use App\Actions\Orders\SplitOrder;
 use App\Http\Controllers\Controller;
-use App\Http\Requests\SplitRequest;
+use App\Http\Requests\Orders\SplitRequest;
 use Illuminate\Http\RedirectResponse;
 
 /** One order becomes two. */

@@ -4,9 +4,9 @@ namespace App\Http\Controllers\Orders;
 
 use App\Actions\Orders\ChangeSteps;
 use App\Http\Controllers\Controller;
-use App\Http\Requests\AddStepRequest;
-use App\Http\Requests\RemoveStepRequest;
-use App\Http\Requests\StepRequest;
+use App\Http\Requests\Orders\AddStepRequest;
+use App\Http\Requests\Orders\RemoveStepRequest;
+use App\Http\Requests\Orders\StepRequest;
 use Illuminate\Http\RedirectResponse;
 
 /** Steps on one order; the master is not touched. */

@@ -4,7 +4,7 @@ namespace App\Http\Controllers\Orders;
 
 use App\Actions\Orders\PartsInstead;
 use App\Http\Controllers\Controller;
-use App\Http\Requests\PartsInsteadRequest;
+use App\Http\Requests\Orders\PartsInsteadRequest;
 use Illuminate\Http\RedirectResponse;
 
 /** The parts of a part are taken instead of it. */

@@ -4,7 +4,7 @@ namespace App\Http\Controllers\Orders;
 
 use App\Actions\Orders\PlaceInRank;
 use App\Http\Controllers\Controller;
-use App\Http\Requests\RankRequest;
+use App\Http\Requests\Orders\RankRequest;
 use App\Models\Order;
 use App\View\ChangeWords;
 use App\View\RankEffect;

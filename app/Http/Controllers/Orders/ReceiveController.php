@@ -4,7 +4,7 @@ namespace App\Http\Controllers\Orders;
 
 use App\Actions\Orders\ReceiveOrder;
 use App\Http\Controllers\Controller;
-use App\Http\Requests\ReceiveRequest;
+use App\Http\Requests\Orders\ReceiveRequest;
 use App\Models\Place;
 use App\Queries\Orders\ReceiveList;
 use App\View\Typed;

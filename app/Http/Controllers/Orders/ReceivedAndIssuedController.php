@@ -4,7 +4,7 @@ namespace App\Http\Controllers\Orders;
 
 use App\Actions\Orders\ReceiveAndIssue;
 use App\Http\Controllers\Controller;
-use App\Http\Requests\ReceiveRequest;
+use App\Http\Requests\Orders\ReceiveRequest;
 use Illuminate\Http\RedirectResponse;
 
 /** What is received goes straight on to who waits for it. */

@@ -4,7 +4,7 @@ namespace App\Http\Controllers\Orders;
 
 use App\Actions\Demand\ReceiveAndShip;
 use App\Http\Controllers\Controller;
-use App\Http\Requests\ReceiveRequest;
+use App\Http\Requests\Orders\ReceiveRequest;
 use Illuminate\Http\RedirectResponse;
 
 /** What is received goes straight on to its customer. */

@@ -4,7 +4,7 @@ namespace App\Http\Controllers\Orders;
 
 use App\Actions\Orders\ReleaseOrders;
 use App\Http\Controllers\Controller;
-use App\Http\Requests\ReleaseRequest;
+use App\Http\Requests\Orders\ReleaseRequest;
 use App\Queries\Orders\ListedOrder;
 use App\Queries\Orders\OrderFilter;
 use App\Queries\Orders\OrderList;

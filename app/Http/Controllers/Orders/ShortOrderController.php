@@ -4,7 +4,7 @@ namespace App\Http\Controllers\Orders;
 
 use App\Actions\Orders\CureShort;
 use App\Http\Controllers\Controller;
-use App\Http\Requests\CureRequest;
+use App\Http\Requests\Orders\CureRequest;
 use Illuminate\Http\RedirectResponse;
 use KeepPace\Core\Planning\Cure;
 

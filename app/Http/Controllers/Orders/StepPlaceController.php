@@ -4,7 +4,7 @@ namespace App\Http\Controllers\Orders;
 
 use App\Actions\Purchasing\WorkHere;
 use App\Http\Controllers\Controller;
-use App\Http\Requests\WorkHereRequest;
+use App\Http\Requests\Orders\WorkHereRequest;
 use Illuminate\Http\RedirectResponse;
 
 /** Where a step is done here that a supplier was to do. */

@@ -4,7 +4,7 @@ namespace App\Http\Controllers\Orders;
 
 use App\Actions\Purchasing\WorkElsewhere;
 use App\Http\Controllers\Controller;
-use App\Http\Requests\OtherSupplierRequest;
+use App\Http\Requests\Purchasing\OtherSupplierRequest;
 use Illuminate\Http\RedirectResponse;
 
 /** Who does a step of an order outside. */

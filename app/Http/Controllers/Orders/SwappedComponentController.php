@@ -4,7 +4,7 @@ namespace App\Http\Controllers\Orders;
 
 use App\Actions\Orders\ChangeComponents;
 use App\Http\Controllers\Controller;
-use App\Http\Requests\SwapComponentRequest;
+use App\Http\Requests\Orders\SwapComponentRequest;
 use Illuminate\Http\RedirectResponse;
 
 /** Another item in place of a component. */

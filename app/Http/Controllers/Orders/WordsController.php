@@ -4,7 +4,7 @@ namespace App\Http\Controllers\Orders;
 
 use App\Actions\Purchasing\BuyByWords;
 use App\Http\Controllers\Controller;
-use App\Http\Requests\WordsRequest;
+use App\Http\Requests\Orders\WordsRequest;
 use App\Models\Order;
 use App\Queries\Orders\BuyForm;
 use Illuminate\Contracts\View\View;

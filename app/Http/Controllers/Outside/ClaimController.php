@@ -4,7 +4,7 @@ namespace App\Http\Controllers\Outside;
 
 use App\Actions\Outside\SettleClaim;
 use App\Http\Controllers\Controller;
-use App\Http\Requests\ClaimRequest;
+use App\Http\Requests\Outside\ClaimRequest;
 use App\Queries\Outside\ListedClaim;
 use Illuminate\Contracts\View\View;
 use Illuminate\Http\RedirectResponse;

@@ -4,7 +4,7 @@ namespace App\Http\Controllers\Outside;
 
 use App\Actions\Outside\ChangeBack;
 use App\Http\Controllers\Controller;
-use App\Http\Requests\ArrivalRequest;
+use App\Http\Requests\Purchasing\ArrivalRequest;
 use Illuminate\Http\JsonResponse;
 use Illuminate\Http\RedirectResponse;
 

@@ -4,7 +4,7 @@ namespace App\Http\Controllers\Outside;
 
 use App\Actions\Outside\SendOut;
 use App\Http\Controllers\Controller;
-use App\Http\Requests\SendOutRequest;
+use App\Http\Requests\Outside\SendOutRequest;
 use App\Models\Consignment;
 use App\Queries\Outside\ConsignmentPage;
 use App\Queries\Outside\ListedConsignment;

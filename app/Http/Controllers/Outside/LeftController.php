@@ -4,7 +4,7 @@ namespace App\Http\Controllers\Outside;
 
 use App\Actions\Outside\SettleLeft;
 use App\Http\Controllers\Controller;
-use App\Http\Requests\LeftRequest;
+use App\Http\Requests\Outside\LeftRequest;
 use Illuminate\Http\RedirectResponse;
 
 /** What becomes of a part of ours that is left at a supplier. */

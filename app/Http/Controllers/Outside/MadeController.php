@@ -4,7 +4,7 @@ namespace App\Http\Controllers\Outside;
 
 use App\Actions\Outside\ComesMade;
 use App\Http\Controllers\Controller;
-use App\Http\Requests\MadeRequest;
+use App\Http\Requests\Outside\MadeRequest;
 use App\Models\Place;
 use App\Queries\Outside\PartAlong;
 use Illuminate\Contracts\View\View;

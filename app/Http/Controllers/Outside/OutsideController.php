@@ -4,7 +4,7 @@ namespace App\Http\Controllers\Outside;
 
 use App\Actions\Outside\ComesBack;
 use App\Http\Controllers\Controller;
-use App\Http\Requests\BackRequest;
+use App\Http\Requests\Outside\BackRequest;
 use App\Queries\Outside\AtSuppliers;
 use App\Queries\Outside\ComponentAlong;
 use Illuminate\Contracts\View\View;

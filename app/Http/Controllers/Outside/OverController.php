@@ -4,7 +4,7 @@ namespace App\Http\Controllers\Outside;
 
 use App\Actions\Purchasing\AnswerOver;
 use App\Http\Controllers\Controller;
-use App\Http\Requests\OverRequest;
+use App\Http\Requests\Outside\OverRequest;
 use Illuminate\Http\RedirectResponse;
 
 /** What becomes of more than was ordered. */

@@ -4,7 +4,7 @@ namespace App\Http\Controllers\Outside;
 
 use App\Actions\Outside\ComesUnused;
 use App\Http\Controllers\Controller;
-use App\Http\Requests\UnusedRequest;
+use App\Http\Requests\Outside\UnusedRequest;
 use Illuminate\Http\RedirectResponse;
 
 /** Components that come back unused from suppliers. */

@@ -4,7 +4,7 @@ namespace App\Http\Controllers\Outside;
 
 use App\Actions\Purchasing\OrderWork;
 use App\Http\Controllers\Controller;
-use App\Http\Requests\WorkRequest;
+use App\Http\Requests\Outside\WorkRequest;
 use Illuminate\Http\RedirectResponse;
 
 /** Orders for work done outside. */

@@ -4,7 +4,7 @@ namespace App\Http\Controllers\Partners;
 
 use App\Actions\Purchasing\TypeDays;
 use App\Http\Controllers\Controller;
-use App\Http\Requests\CallRequest;
+use App\Http\Requests\Partners\CallRequest;
 use App\Models\Supplier;
 use App\Queries\Purchasing\DueList;
 use Illuminate\Contracts\View\View;

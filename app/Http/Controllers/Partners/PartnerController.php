@@ -4,8 +4,8 @@ namespace App\Http\Controllers\Partners;
 
 use App\Actions\Partners\KeepPartner;
 use App\Http\Controllers\Controller;
-use App\Http\Requests\NewPartnerRequest;
-use App\Http\Requests\PartnerRequest;
+use App\Http\Requests\Partners\NewPartnerRequest;
+use App\Http\Requests\Partners\PartnerRequest;
 use App\Models\PartnerKind;
 use App\Queries\Partners\CustomerPage;
 use App\Queries\Partners\PartnerFilter;

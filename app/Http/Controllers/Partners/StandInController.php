@@ -4,8 +4,8 @@ namespace App\Http\Controllers\Partners;
 
 use App\Actions\People\LetSuppliersGo;
 use App\Http\Controllers\Controller;
-use App\Http\Requests\GoByRequest;
-use App\Http\Requests\TurnRequest;
+use App\Http\Requests\Partners\GoByRequest;
+use App\Http\Requests\Partners\TurnRequest;
 use App\Models\PurchaseOrder;
 use App\StandIn\OpenOrder;
 use App\StandIn\StandIn;

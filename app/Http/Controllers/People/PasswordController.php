@@ -4,7 +4,7 @@ namespace App\Http\Controllers\People;
 
 use App\Actions\People\ChangePassword;
 use App\Http\Controllers\Controller;
-use App\Http\Requests\OwnPasswordRequest;
+use App\Http\Requests\People\OwnPasswordRequest;
 use Illuminate\Contracts\View\View;
 use Illuminate\Http\RedirectResponse;
 

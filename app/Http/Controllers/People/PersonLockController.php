@@ -5,7 +5,7 @@ namespace App\Http\Controllers\People;
 use App\Actions\People\ChangePerson;
 use App\Http\Controllers\Controller;
 use App\Http\Requests\DeedRequest;
-use App\Http\Requests\LockPersonRequest;
+use App\Http\Requests\People\LockPersonRequest;
 use Illuminate\Http\RedirectResponse;
 
 /** A login is locked, and opened again. */

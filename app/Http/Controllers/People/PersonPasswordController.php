@@ -4,7 +4,7 @@ namespace App\Http\Controllers\People;
 
 use App\Actions\People\ChangePerson;
 use App\Http\Controllers\Controller;
-use App\Http\Requests\ResetPasswordRequest;
+use App\Http\Requests\People\ResetPasswordRequest;
 use Illuminate\Http\RedirectResponse;
 
 /** Somebody is given a new password. */

@@ -4,7 +4,7 @@ namespace App\Http\Controllers\Product;
 
 use App\Actions\Product\ApproveRevision;
 use App\Http\Controllers\Controller;
-use App\Http\Requests\ApprovalRequest;
+use App\Http\Requests\Product\ApprovalRequest;
 use App\Models\RevisionKind;
 use Illuminate\Http\RedirectResponse;
 

@@ -4,7 +4,7 @@ namespace App\Http\Controllers\Product;
 
 use App\Actions\Settings\KeepCrews;
 use App\Http\Controllers\Controller;
-use App\Http\Requests\CrewsRequest;
+use App\Http\Requests\Product\CrewsRequest;
 use App\Queries\Settings\CrewList;
 use App\Queries\Settings\WantedSkills;
 use App\View\KeptList;

@@ -7,7 +7,7 @@ use App\Files\FileStore;
 use App\Files\FileType;
 use App\Http\Controllers\Controller;
 use App\Http\Requests\DeedRequest;
-use App\Http\Requests\FileRequest;
+use App\Http\Requests\Product\FileRequest;
 use App\Models\Attachable;
 use App\Models\Attachment;
 use Illuminate\Http\RedirectResponse;

@@ -4,7 +4,7 @@ namespace App\Http\Controllers\Product;
 
 use App\Actions\Product\ReplaceComponent;
 use App\Http\Controllers\Controller;
-use App\Http\Requests\ReplaceRequest;
+use App\Http\Requests\Product\ReplaceRequest;
 use Illuminate\Http\RedirectResponse;
 
 /** Components replaced wherever they are used. */

@@ -4,7 +4,7 @@ namespace App\Http\Controllers\Product;
 
 use App\Actions\Settings\KeepUnits;
 use App\Http\Controllers\Controller;
-use App\Http\Requests\UnitsRequest;
+use App\Http\Requests\Product\UnitsRequest;
 use App\Queries\Settings\UnitList;
 use App\View\KeptList;
 use Illuminate\Contracts\View\View;

@@ -4,8 +4,8 @@ namespace App\Http\Controllers\Product;
 
 use App\Actions\Product\KeepWorkCentre;
 use App\Http\Controllers\Controller;
-use App\Http\Requests\NewWorkCentreRequest;
-use App\Http\Requests\WorkCentreRequest;
+use App\Http\Requests\Product\NewWorkCentreRequest;
+use App\Http\Requests\Product\WorkCentreRequest;
 use App\Models\Calendar;
 use App\Models\WorkCentre;
 use App\Queries\Product\CentreList;

@@ -5,7 +5,7 @@ namespace App\Http\Controllers\Purchasing;
 use App\Access\Deed;
 use App\Actions\Purchasing\ReceiveDelivery;
 use App\Http\Controllers\Controller;
-use App\Http\Requests\DeliveryRequest;
+use App\Http\Requests\Purchasing\DeliveryRequest;
 use App\Models\Supplier;
 use App\Queries\Purchasing\Bringing;
 use App\Queries\Purchasing\DeliverySheet;

@@ -4,8 +4,8 @@ namespace App\Http\Controllers\Purchasing;
 
 use App\Actions\Purchasing\AnswerPurchase;
 use App\Http\Controllers\Controller;
-use App\Http\Requests\PurchaseLinesRequest;
-use App\Http\Requests\SettleRequest;
+use App\Http\Requests\Purchasing\PurchaseLinesRequest;
+use App\Http\Requests\Purchasing\SettleRequest;
 use Illuminate\Http\RedirectResponse;
 
 /** What the supplier says to a purchase order, and whether it holds. */

@@ -4,7 +4,7 @@ namespace App\Http\Controllers\Purchasing;
 
 use App\Actions\Purchasing\ChangePurchase;
 use App\Http\Controllers\Controller;
-use App\Http\Requests\ArrivalRequest;
+use App\Http\Requests\Purchasing\ArrivalRequest;
 use App\Models\PurchaseLine;
 use Illuminate\Http\RedirectResponse;
 

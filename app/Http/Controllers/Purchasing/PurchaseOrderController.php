@@ -5,8 +5,8 @@ namespace App\Http\Controllers\Purchasing;
 use App\Actions\Purchasing\CancelPurchase;
 use App\Actions\Purchasing\RewritePurchase;
 use App\Http\Controllers\Controller;
-use App\Http\Requests\CancelOrderRequest;
-use App\Http\Requests\PurchaseLinesRequest;
+use App\Http\Requests\Orders\CancelOrderRequest;
+use App\Http\Requests\Purchasing\PurchaseLinesRequest;
 use Illuminate\Http\RedirectResponse;
 
 /** One purchase order: its lines changed, all of it cancelled. */

@@ -4,7 +4,7 @@ namespace App\Http\Controllers\Purchasing;
 
 use App\Actions\Purchasing\PartSooner;
 use App\Http\Controllers\Controller;
-use App\Http\Requests\PartSoonerRequest;
+use App\Http\Requests\Purchasing\PartSoonerRequest;
 use Illuminate\Http\RedirectResponse;
 
 /** Part of a purchase line that is wanted sooner than the rest. */

@@ -4,7 +4,7 @@ namespace App\Http\Controllers\Purchasing;
 
 use App\Actions\Purchasing\GoAlong;
 use App\Http\Controllers\Controller;
-use App\Http\Requests\GoAlongRequest;
+use App\Http\Requests\Purchasing\GoAlongRequest;
 use Illuminate\Http\RedirectResponse;
 
 /** Parts of ours of which a supplier makes what is bought. */

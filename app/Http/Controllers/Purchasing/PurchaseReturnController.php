@@ -4,7 +4,7 @@ namespace App\Http\Controllers\Purchasing;
 
 use App\Actions\Purchasing\SendBack;
 use App\Http\Controllers\Controller;
-use App\Http\Requests\SendBackRequest;
+use App\Http\Requests\Purchasing\SendBackRequest;
 use Illuminate\Http\RedirectResponse;
 
 /** Goods go back to the supplier they came from. */

@@ -4,7 +4,7 @@ namespace App\Http\Controllers\Purchasing;
 
 use App\Actions\Purchasing\SendPurchase;
 use App\Http\Controllers\Controller;
-use App\Http\Requests\SendingRequest;
+use App\Http\Requests\Purchasing\SendingRequest;
 use Illuminate\Http\RedirectResponse;
 
 /** A purchase order goes to its supplier. */

@@ -4,7 +4,7 @@ namespace App\Http\Controllers\Purchasing;
 
 use App\Actions\Purchasing\OtherSupplier;
 use App\Http\Controllers\Controller;
-use App\Http\Requests\OtherSupplierRequest;
+use App\Http\Requests\Purchasing\OtherSupplierRequest;
 use Illuminate\Http\RedirectResponse;
 
 /** What is open of a purchase order is bought of another supplier. */

@@ -4,7 +4,7 @@ namespace App\Http\Controllers\Settings;
 
 use App\Actions\Settings\KeepNumberings;
 use App\Http\Controllers\Controller;
-use App\Http\Requests\NumberingsRequest;
+use App\Http\Requests\Settings\NumberingsRequest;
 use Illuminate\Http\RedirectResponse;
 
 /** How documents are numbered. */

@@ -4,7 +4,7 @@ namespace App\Http\Controllers\Settings;
 
 use App\Actions\Settings\KeepPlaces;
 use App\Http\Controllers\Controller;
-use App\Http\Requests\PlacesRequest;
+use App\Http\Requests\Settings\PlacesRequest;
 use App\Queries\Settings\PlaceList;
 use App\View\KeptList;
 use Illuminate\Contracts\View\View;

@@ -4,7 +4,7 @@ namespace App\Http\Controllers\Settings;
 
 use App\Actions\Settings\KeepReasons;
 use App\Http\Controllers\Controller;
-use App\Http\Requests\ReasonsRequest;
+use App\Http\Requests\Settings\ReasonsRequest;
 use Illuminate\Http\RedirectResponse;
 
 /** Reasons that are offered. */

@@ -4,7 +4,7 @@ namespace App\Http\Controllers\Settings;
 
 use App\Actions\Settings\KeepSettings;
 use App\Http\Controllers\Controller;
-use App\Http\Requests\SettingsRequest;
+use App\Http\Requests\Settings\SettingsRequest;
 use App\Queries\Settings\SettingsPage;
 use Illuminate\Contracts\View\View;
 use Illuminate\Http\RedirectResponse;

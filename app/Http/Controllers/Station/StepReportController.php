@@ -4,7 +4,7 @@ namespace App\Http\Controllers\Station;
 
 use App\Actions\Shop\ReportStep;
 use App\Http\Controllers\Controller;
-use App\Http\Requests\ReportRequest;
+use App\Http\Requests\Station\ReportRequest;
 use Illuminate\Http\RedirectResponse;
 
 /** What was done of a step. */

@@ -4,7 +4,7 @@ namespace App\Http\Controllers\Stock;
 
 use App\Actions\Stock\ChangeCondition;
 use App\Http\Controllers\Controller;
-use App\Http\Requests\ExpiryRequest;
+use App\Http\Requests\Stock\ExpiryRequest;
 use Illuminate\Http\RedirectResponse;
 
 /** Until when a lot may be used. */

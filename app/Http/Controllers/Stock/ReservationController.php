@@ -7,7 +7,7 @@ use App\Actions\Stock\ReserveOutput;
 use App\Actions\Stock\ReserveStock;
 use App\Http\Controllers\Controller;
 use App\Http\Requests\DeedRequest;
-use App\Http\Requests\ReserveRequest;
+use App\Http\Requests\Stock\ReserveRequest;
 use Illuminate\Http\RedirectResponse;
 
 /** Stock, or what is to come, kept hard for one order; of another order's share, with what that does to it first. */

@@ -4,7 +4,7 @@ namespace App\Http\Controllers\Stock;
 
 use App\Actions\Stock\ReserveStock;
 use App\Http\Controllers\Controller;
-use App\Http\Requests\ReserveRequest;
+use App\Http\Requests\Stock\ReserveRequest;
 use App\Models\Item;
 use App\Models\Order;
 use App\View\ChangeWords;

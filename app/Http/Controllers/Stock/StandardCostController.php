@@ -4,7 +4,7 @@ namespace App\Http\Controllers\Stock;
 
 use App\Actions\Stock\SetStandardCost;
 use App\Http\Controllers\Controller;
-use App\Http\Requests\StandardCostRequest;
+use App\Http\Requests\Stock\StandardCostRequest;
 use Illuminate\Http\RedirectResponse;
 
 /** The standard cost of one item. */

@@ -4,7 +4,7 @@ namespace App\Http\Controllers\Stock;
 
 use App\Actions\Stock\ChangeCondition;
 use App\Http\Controllers\Controller;
-use App\Http\Requests\ConditionRequest;
+use App\Http\Requests\Stock\ConditionRequest;
 use Illuminate\Http\RedirectResponse;
 
 /** Stock is blocked, or let go. */

@@ -4,7 +4,7 @@ namespace App\Http\Controllers\Stock;
 
 use App\Actions\Stock\GoodsIn;
 use App\Http\Controllers\Controller;
-use App\Http\Requests\GoodsInRequest;
+use App\Http\Requests\Stock\GoodsInRequest;
 use App\Models\Attachable;
 use App\Models\Item;
 use App\Models\PurchaseLine;

@@ -4,7 +4,7 @@ namespace App\Http\Controllers\Stock;
 
 use App\Actions\Stock\CountBalance;
 use App\Http\Controllers\Controller;
-use App\Http\Requests\CountRequest;
+use App\Http\Requests\Stock\CountRequest;
 use Illuminate\Http\RedirectResponse;
 
 /** What was counted of a balance. */

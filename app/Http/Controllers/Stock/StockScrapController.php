@@ -4,7 +4,7 @@ namespace App\Http\Controllers\Stock;
 
 use App\Actions\Stock\ScrapStock;
 use App\Http\Controllers\Controller;
-use App\Http\Requests\ScrapRequest;
+use App\Http\Requests\Stock\ScrapRequest;
 use Illuminate\Http\RedirectResponse;
 
 /** Stock that is scrapped. */

@@ -4,7 +4,7 @@ namespace App\Http\Controllers\Usage;
 
 use App\Actions\Usage\ReturnComponents;
 use App\Http\Controllers\Controller;
-use App\Http\Requests\ReturnRequest;
+use App\Http\Requests\Usage\ReturnRequest;
 use App\Models\Order;
 use App\Models\Place;
 use App\Queries\Usage\ReturnList;

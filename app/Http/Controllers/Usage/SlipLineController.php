@@ -5,7 +5,7 @@ namespace App\Http\Controllers\Usage;
 use App\Actions\Usage\KeepSlip;
 use App\Actions\Usage\UnplannedLine;
 use App\Http\Controllers\Controller;
-use App\Http\Requests\UnplannedLineRequest;
+use App\Http\Requests\Usage\UnplannedLineRequest;
 use App\Queries\Usage\LineMore;
 use Illuminate\Contracts\View\View;
 use Illuminate\Http\RedirectResponse;

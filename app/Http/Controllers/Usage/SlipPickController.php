@@ -6,7 +6,7 @@ use App\Access\Deed;
 use App\Actions\Usage\BookSlip;
 use App\Actions\Usage\PickSlip;
 use App\Http\Controllers\Controller;
-use App\Http\Requests\PickRequest;
+use App\Http\Requests\Usage\PickRequest;
 use App\Models\Slip;
 use App\Queries\Usage\PickList;
 use Illuminate\Contracts\View\View;
