@@ -9,7 +9,6 @@ use App\Settings\Settings;
 use App\Wording\Figures;
 use App\Wording\When;
 use Carbon\CarbonImmutable;
-use Illuminate\Support\Facades\Cache;
 use KeepPace\Core\Scheduling\Lever\LeverEffect;
 use KeepPace\Core\Scheduling\Lever\LeverTrials;
 use KeepPace\Core\Scheduling\Net\Net;
@@ -26,37 +25,33 @@ final class LeverOffers
     /** Where a move asks the rules of loading for each operation it takes longer: fewer are tried. */
     private const ITERATIONS = ['plain' => 2000, 'asked' => 60];
 
-    /** @return list<LeverOffer> best first */
-    public static function of(int $order): array
+    /**
+     * @param  null|\Closure(list<LeverOffer>): mixed  $heard  hears after each lever what was tried so far, best first
+     * @return list<LeverOffer> best first
+     */
+    public static function of(int $order, ?\Closure $heard = null): array
     {
         $standing = StandingPlan::of();
-
-        /** @var list<LeverOffer> */
-        return Cache::remember(
-            "levers.{$standing->plan->stamp}.{$order}",
-            3600,
-            fn (): array => self::tried($standing, $order),
-        );
-    }
-
-    /** @return list<LeverOffer> */
-    private static function tried(StandingPlan $standing, int $order): array
-    {
         $problem = $standing->problem();
         $trials = self::trials($standing, $order);
+        $due = self::due($problem, $order);
         $offers = [];
-        foreach (self::levers($standing, $problem, $order) as $lever) {
-            $offers[] = LeverOffer::of($lever, self::effect($standing, $trials, $lever));
-        }
-        foreach ((new MaterialLevers($standing, $problem, $order))->all() as $lever) {
+        foreach (self::wanted($standing, $problem, $order) as $lever) {
             $offer = LeverOffer::of($lever, self::effect($standing, $trials, $lever));
             // material is had otherwise only where that helps the order
-            $offer->isSooner() && $offers[] = $offer;
+            $lever->kind === LeverKind::Material && ! $offer->isSooner() ?: $offers[] = $offer;
+            usort($offers, fn (LeverOffer $a, LeverOffer $b): int => $a->place($due) <=> $b->place($due));
+            $heard === null ?: $heard($offers);
         }
-        $due = self::due($problem, $order);
-        usort($offers, fn (LeverOffer $a, LeverOffer $b): int => $a->place($due) <=> $b->place($due));
 
         return $offers;
+    }
+
+    /** @return \Generator<PlanLever> those of time first: those of material are worked out when they are asked for */
+    private static function wanted(StandingPlan $standing, Problem $problem, int $order): \Generator
+    {
+        yield from self::levers($standing, $problem, $order);
+        yield from (new MaterialLevers($standing, $problem, $order))->all();
     }
 
     /** What levers of an order are tried on. */

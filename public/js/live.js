@@ -51,6 +51,7 @@
         if (says === '') box.remove();
         else {
             box.innerHTML = says;
+            htmx.process(box); // what helps is asked for until it was tried
             box.hidden = false;
             box.removeAttribute('data-effect');
         }

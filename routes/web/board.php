@@ -12,6 +12,7 @@ Route::get('/board/threads/{order}', [Board\BoardThreadController::class, 'show'
 Route::get('/late', [Board\LateController::class, 'index'])->name('late.index');
 Route::get('/late/{order}', [Board\LateController::class, 'show'])->name('late.show');
 Route::get('/late/{order}/levers', [Board\LeverController::class, 'index'])->name('late.levers');
+Route::get('/late/{order}/cures', [Board\CureController::class, 'index'])->name('late.cures');
 Route::get('/plans', [Board\PlanController::class, 'index'])->name('plans.index');
 Route::get('/searches/{search}', [Board\SearchController::class, 'show'])->name('plans.watch');
 Route::get('/plans/{plan}', [Board\PlanController::class, 'show'])->name('plans.show');

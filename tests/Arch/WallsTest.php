@@ -82,6 +82,27 @@ it('has controllers of resources alone', function () {
     expect($others)->toBe([]);
 });
 
+/** One looks for a page's request and its address where its controller lies; what many ask lies above. */
+it('keeps requests and addresses by subject', function () {
+    $subjects = array_map('basename', glob(__DIR__.'/../../app/Http/Controllers/*', GLOB_ONLYDIR));
+    $requests = array_map('basename', glob(__DIR__.'/../../app/Http/Requests/*', GLOB_ONLYDIR));
+    $above = array_map('basename', glob(__DIR__.'/../../app/Http/Requests/*.php'));
+    $shared = ['AskedDay', 'DeedRequest', 'PlainDay', 'PlainNumber', 'Rules', 'TypedRows', 'VersionRequest'];
+    $strange = [];
+    foreach (glob(__DIR__.'/../../routes/web/*.php') as $file) {
+        preg_match_all('/\b(\w+)\\\\\w+Controller::class/', (string) file_get_contents($file), $used);
+        foreach (array_unique($used[1]) as $subject) {
+            if (strtolower($subject) !== basename($file, '.php')) {
+                $strange[] = basename($file)." leads to {$subject}";
+            }
+        }
+    }
+    expect(array_diff($requests, $subjects))->toBe([])
+        ->and($above)->toBe(array_map(fn (string $name): string => "{$name}.php", $shared))
+        ->and($strange)->toBe([])
+        ->and(glob(__DIR__.'/../../routes/web/*.php'))->toHaveCount(count($subjects));
+});
+
 /** A folder of core uses only those that come after it. */
 it('keeps the order of the rooms in core', function () {
     $base = ['Structure', 'Routing', 'Quantity', 'Calendar', 'Naming'];

@@ -47,7 +47,8 @@ it(
                 'php-fpm: master' => 1,
                 'nginx: master' => 1,
                 'pace:planner' => 1,
-                'queue:work' => 1,
+                'queue:work --sleep' => 1,
+                'queue:work --queue=levers' => 1,
                 'schedule:work' => 1,
                 'mariadbd --no-defaults' => 1,
             ] as $text => $count

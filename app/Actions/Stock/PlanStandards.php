@@ -76,7 +76,10 @@ final class PlanStandards
     public function takeDue(): int
     {
         $made = 0;
-        $due = StandardsToCome::open()->with('booking.person')->where('from_on', '<=', self::today())->orderBy('from_on');
+        $due = StandardsToCome::open()
+            ->with('booking.person')
+            ->where('from_on', '<=', self::today())
+            ->orderBy('from_on');
         foreach ($due->orderBy('id')->get() as $come) {
             $decided = $come->booking;
             $signed = new Signed("standards-{$come->id}", $decided->person, $decided->reason, self::today());

@@ -10,8 +10,6 @@ use Illuminate\Support\Facades\DB;
 /** What the planning of one booking did to the dates: who became late by it, who is in time again. */
 final readonly class EffectOf
 {
-    private const CURES = 2;
-
     /**
      * @param  array<string, int>  $late  minutes by number of the order, the most first
      * @param  list<string>  $saved  numbers
@@ -57,22 +55,6 @@ final readonly class EffectOf
                 .($this->broken === [] ? '' : ' '.implode('; ', $this->broken).'.')
                 .($this->saved === [] ? '' : ' In time again: '.implode(', ', $this->saved).'.'),
         );
-    }
-
-    /**
-     * What would help the order that becomes late by the most, lending among it (W7).
-     *
-     * @return list<ShownOffer> the best that help, first those that are done at one click
-     */
-    public function cures(): array
-    {
-        $offers = $this->worst === null ? [] : ShownOffer::all($this->worst);
-        $help = array_filter($offers, fn (ShownOffer $offer): bool => $offer->gain > 0);
-
-        $atOnce = fn (ShownOffer $offer): bool => $offer->deed !== null;
-        $others = array_filter($help, fn (ShownOffer $offer): bool => ! $atOnce($offer));
-
-        return array_slice([...array_filter($help, $atOnce), ...$others], 0, self::CURES);
     }
 
     private static function from(Row $row): self

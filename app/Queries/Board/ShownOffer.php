@@ -4,7 +4,6 @@ namespace App\Queries\Board;
 
 use App\Shop\LeverDeed;
 use App\Shop\LeverOffer;
-use App\Shop\LeverOffers;
 use App\Wording\Figures;
 
 /** A lever that was tried on the plan, and what it does for an order and for all. */
@@ -27,17 +26,16 @@ final readonly class ShownOffer
     ) {
     }
 
-    /** @return list<self>  as LeverOffers gives them */
-    public static function all(int $order): array
+    public static function of(LeverOffer $offer): self
     {
-        return array_map(fn (LeverOffer $offer): self => new self(
+        return new self(
             $offer->lever->says,
             $offer->lever->costs,
             $offer->finishWith,
             $offer->finish === null || $offer->finishWith === null ? null : $offer->finish - $offer->finishWith,
             $offer->lateWith - $offer->late,
             $offer->lever->deed,
-        ), LeverOffers::of($order));
+        );
     }
 
     public function gainSays(): string

@@ -83,7 +83,7 @@
         </section>
         <section>
             <h2>What would help</h2>
-            <div hx-get="{{ route('late.levers', $order->id) }}" hx-trigger="load">
+            <div id="levers" hx-get="{{ route('late.levers', $order->id) }}" hx-trigger="load" hx-swap="outerHTML">
                 <p class="none">Trying each lever on the plan …</p>
             </div>
         </section>

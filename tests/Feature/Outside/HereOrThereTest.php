@@ -155,9 +155,11 @@ it('keeps a supplier of a lever in a what-if, which is worked out again with it'
     app(App\Planner\KeepUp::class)->handle(true);
     $lever = collect(LeverOffers::of($order->id))
         ->first(fn (LeverOffer $offer): bool => str_contains($offer->lever->says, 'Emberfield Heat Treatment, 2 days'));
-    $this->actingAs($this->shop->as(Role::Planner))->post("/late/{$order->id}", [
+    $this->actingAs($this->shop->as(Role::Planner))->get("/late/{$order->id}/levers");
+    $this->post("/late/{$order->id}", [
         'token' => $this->shop->token(),
         'says' => $lever->lever->says,
+        'of' => Plan::query()->findOrFail(Plan::LIVE)->stamp,
     ])->assertSessionHasNoErrors();
     $plan = Plan::query()->latest('id')->firstOrFail();
     $step = DB::table('plan_steps')->where('plan_id', $plan->id)

@@ -19,7 +19,6 @@ use App\Shop\ShopState;
 use App\Shop\StandingPlan;
 use App\Shop\WhyLate;
 use Carbon\CarbonImmutable;
-use Illuminate\Support\Facades\Cache;
 use Illuminate\Support\Facades\DB;
 use Illuminate\Support\Facades\Queue;
 use KeepPace\Core\Refused;
@@ -259,12 +258,15 @@ it('tries levers: overtime, a machine, halves, rank; the effect is what the what
         ->get("/late/{$order->id}/levers")
         ->assertSee('Try it as a what-if')
         ->assertSee($offers[0]->lever->says);
-    $this->post("/late/{$order->id}", ['token' => 't', 'says' => $offers[0]->lever->says])->assertSessionHas('done');
+    $of = Plan::query()->findOrFail(Plan::LIVE)->stamp;
+    $this->post("/late/{$order->id}", ['token' => 't', 'says' => $offers[0]->lever->says, 'of' => $of])
+        ->assertSessionHas('done');
     $plan = Plan::query()->where('is_live', false)->firstOrFail();
     expect(
         DB::table('plan_orders')->where('plan_id', $plan->id)->where('order_id', $order->id)->value('finish_at'),
     )->toBe(gmdate('Y-m-d H:i:s', $offers[0]->finishWith * 60));
-    $this->post("/late/{$order->id}", ['token' => 't2', 'says' => 'Pray'])->assertSessionHasErrors('refused');
+    $this->post("/late/{$order->id}", ['token' => 't2', 'says' => 'Pray', 'of' => $of])
+        ->assertSessionHasErrors('refused');
 });
 
 it('makes a lever a fact when it goes live, and takes it back with the undo', function (LeverKind $kind, Closure $is) {
@@ -317,7 +319,6 @@ it('offers no more overtime than the shop sets, or the work centre for itself', 
     $order = overloaded($this);
     [$centre] = (new WhyLate(StandingPlan::of()))->bottleneck($order->id);
     $overtime = function () use ($order): array {
-        Cache::flush();
         $offers = array_filter(
             LeverOffers::of($order->id),
             fn (LeverOffer $offer): bool => $offer->lever->kind === LeverKind::Overtime,

@@ -9,7 +9,7 @@ use App\Queries\Board\LateOrder;
 use App\Queries\Board\LateOrders;
 use App\Queries\Board\WhyPage;
 use App\Queries\Orders\PaceStrips;
-use App\Shop\LeverOffers;
+use App\Shop\LeverTries;
 use Illuminate\Contracts\View\View;
 use Illuminate\Http\RedirectResponse;
 use KeepPace\Core\Refused;
@@ -40,10 +40,10 @@ class LateController extends Controller
     public function store(LeverRequest $request, int $order, WhatIf $whatIf): RedirectResponse
     {
         $typed = $request->validated();
-        $offer = collect(LeverOffers::of($order))->firstWhere('lever.says', $typed['says']);
+        $offer = LeverTries::of($order, $typed['of'])?->offer($typed['says']);
         if ($offer === null) {
             throw Refused::because(
-                'The plan has changed since, and that is not among the levers any more. Open the page again.',
+                'That is not among the levers that were tried, or was an hour ago. Open the page again.',
             );
         }
 

@@ -3,22 +3,16 @@
 namespace App\Http\Controllers\Board;
 
 use App\Http\Controllers\Controller;
-use App\Models\Order;
-use App\Queries\Board\ShownOffer;
-use App\Shop\LeverOffers;
 use Illuminate\Contracts\View\View;
+use Illuminate\Http\Request;
 
-/** What would help a late order, each tried: takes a second or two, so the page asks for it on its own. */
+/** What would help a late order: tried beside the page, which asks for it on its own, and how far it is. */
 class LeverController extends Controller
 {
-    public function index(int $order): View
-    {
-        Order::query()->findOrFail($order);
+    use OfTries;
 
-        return view('late.levers', [
-            'order' => $order,
-            'offers' => ShownOffer::all($order),
-            'alone' => (LeverOffers::of($order)[0] ?? null)?->finish,
-        ]);
+    public function index(Request $request, int $order): View
+    {
+        return view('late.levers', ['page' => $this->tries($request, $order)]);
     }
 }

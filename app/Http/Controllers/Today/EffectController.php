@@ -3,7 +3,9 @@
 namespace App\Http\Controllers\Today;
 
 use App\Http\Controllers\Controller;
+use App\Jobs\TryLevers;
 use App\Queries\Board\EffectOf;
+use App\Queries\Board\LeverPage;
 use Illuminate\Contracts\View\View;
 use Illuminate\Http\Response;
 
@@ -18,7 +20,10 @@ class EffectController extends Controller
         return match (true) {
             ! $effect->isPlanned => response('', Response::HTTP_ACCEPTED),
             $says === '' => response()->noContent(),
-            default => view('bookings.effect', ['effect' => $effect, 'says' => $says]),
+            default => view('bookings.effect', [
+                'says' => $says,
+                'cures' => $effect->worst === null ? null : LeverPage::of(TryLevers::soFar($effect->worst, '')),
+            ]),
         };
     }
 }

@@ -1,0 +1,2 @@
+<button class="btn btn-quiet btn-small" hx-get="{{ route('late.levers', $page->order) }}" hx-target="#levers"
+    hx-swap="outerHTML">{{ $label }}</button>
