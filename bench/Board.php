@@ -2,47 +2,17 @@
 
 namespace Bench;
 
-use App\Models\Plan;
-use Illuminate\Support\Facades\DB;
-use Symfony\Component\Process\Process;
 use Tests\Support\Browser;
 
 /**
- * The board in Chromium: how long it takes to open, the longest frame while it is scrolled and zoomed, and how soon a
+ * The board in Chromium, behind the web server as bin/start has it: how long it takes to open, the longest frame while it is scrolled and zoomed, and how soon a
  * drag is answered, by preview and when kept.
  *
  * @param  callable(string): void  $say
  */
 function board(callable $say): void
 {
-    $port = random_int(20000, 40000);
-    $server = new Process(
-        [
-            'php',
-            '-d',
-            'opcache.enable_cli=1',
-            '-d',
-            'opcache.jit_buffer_size=64M',
-            '-d',
-            'opcache.jit=tracing',
-            '-S',
-            "127.0.0.1:{$port}",
-            '-t',
-            'public',
-            'tests/Support/router.php',
-        ],
-        dirname(__DIR__),
-        [
-            'APP_ENV' => 'production',
-            'APP_DEBUG' => 'false',
-            'DB_DATABASE' => getenv('DB_DATABASE'),
-        ],
-        null,
-        null,
-    );
-    $server->start();
-    usleep(800_000);
-    $browser = Browser::at("http://127.0.0.1:{$port}");
+    $browser = Browser::at('http://127.0.0.1:'.getenv('PACE_BENCH_PORT'));
     try {
         $browser->login('supervisor');
         $browser->driver->manage()->timeouts()->setScriptTimeout(120);
@@ -95,15 +65,8 @@ function board(callable $say): void
                 middle((array) $browser->driver->executeAsyncScript(MOVES, [9])),
             ),
         );
-        $say(
-            sprintf(
-                '| steps that move by one such move, last one | %d |',
-                (int) DB::table('plan_changes')->where('plan_id', Plan::LIVE)->count(),
-            ),
-        );
     } finally {
         $browser->end();
-        $server->stop(2);
     }
 }
 

@@ -58,10 +58,7 @@ final class PlanDraft
     ): self {
         $draft = new self($plan, $problem->now);
         $rows = new PlanRows($plan->id, $shop, $problem, $schedule);
-        $steps = $standing === null
-            ? $draft->there('plan_steps', 'order_step_id')
-            : $standing->rows();
-        $draft->compare($rows, $steps, $facts === null);
+        $draft->compare($rows, $standing ?? StandingPlan::of($plan->id), $facts === null);
         $draft->input = $facts === null ? null : KeptInput::of($shop, $problem, $facts);
 
         return $draft;
@@ -72,15 +69,15 @@ final class PlanDraft
         return $this->late !== [] || $this->saved !== [];
     }
 
-    /** @param  array<int, array<string, mixed>>  $steps  those that stand there */
-    private function compare(PlanRows $rows, array $steps, bool $sameFacts): void
+    private function compare(PlanRows $rows, StandingPlan $standing, bool $sameFacts): void
     {
         $orders = $rows->orders();
         $components = $rows->components($sameFacts);
         $was = $this->there('plan_orders', 'order_id');
         $this->effect($was, $orders);
         $this->differing('plan_orders', 'order_id', $orders, $was);
-        $this->differing('plan_steps', 'order_step_id', $rows->steps(), $steps);
+        $this->rows['plan_steps'] = $rows->moved($standing->steps());
+        $this->over['plan_steps'] = array_values(array_diff_key($standing->rows(), $rows->schedule->steps));
         $written = $this->there(
             'plan_components',
             'component_id',

@@ -3,11 +3,11 @@
 namespace App\Planner;
 
 use App\Models\Plan;
-use App\Shop\OpenOrder;
 use App\Shop\ShopState;
 use KeepPace\Core\Calendar\OpenWindows;
 use KeepPace\Core\Planning\Arrival;
 use KeepPace\Core\Planning\Block;
+use KeepPace\Core\Scheduling\PlannedStep;
 use KeepPace\Core\Scheduling\Problem;
 use KeepPace\Core\Scheduling\Schedule;
 
@@ -31,7 +31,7 @@ final readonly class PlanRows
     /** @return list<array<string, mixed>> */
     public function orders(): array
     {
-        $dues = array_filter($this->shop->orders->map($this->due(...))->all());
+        $dues = $this->dues();
         $open = $this->open($dues);
         $rows = [];
         foreach ($this->shop->orders as $order) {
@@ -61,18 +61,32 @@ final readonly class PlanRows
         return $rows;
     }
 
-    private function due(OpenOrder $order): ?int
+    /** @return array<int, int> UTC minutes, by order; many orders are due on one day */
+    private function dues(): array
     {
-        return $this->shop->dueMinute($order->dueOn);
+        $minutes = $dues = [];
+        foreach ($this->shop->orders as $order) {
+            if ($order->dueOn !== null) {
+                $dues[$order->id] = $minutes[$order->dueOn] ??= (int) $this->shop->dueMinute($order->dueOn);
+            }
+        }
+
+        return $dues;
     }
 
-    /** @return list<array<string, mixed>> */
-    public function steps(): array
+    /**
+     * Of thousands of steps a handful move: those alone.
+     *
+     * @param  array<int, PlannedStep>  $stood  by id
+     * @return list<array<string, mixed>>
+     */
+    public function moved(array $stood): array
     {
         $rows = [];
         foreach ($this->schedule->steps as $id => $step) {
-            if ($id < 0) {
-                continue; // held for a promise
+            $isHeld = $id < 0; // for a promise
+            if ($isHeld || isset($stood[$id]) && self::stands($stood[$id], $step)) {
+                continue;
             }
             $rows[] = [
                 'plan_id' => $this->plan,
@@ -87,6 +101,15 @@ final readonly class PlanRows
         }
 
         return $rows;
+    }
+
+    private static function stands(PlannedStep $was, PlannedStep $step): bool
+    {
+        return $was->start === $step->start
+            && $was->end === $step->end
+            && $was->machine === $step->machine
+            && $was->workCentre === $step->workCentre
+            && ($was->runStart ?? $was->start) === ($step->runStart ?? $step->start);
     }
 
     /**

@@ -197,9 +197,14 @@ final class Deliveries
 
     private function of(LeadTime $lead): Delivery
     {
+        return $this->byLead[self::key($lead)] ??= $this->made($lead);
+    }
+
+    private function made(LeadTime $lead): Delivery
+    {
         $from = Settings::text(Setting::GoodsUsableFrom);
 
-        return $this->byLead[self::key($lead)] ??= new Delivery(
+        return new Delivery(
             $this->plant,
             $this->suppliers->days($lead->supplier),
             $this->open,

@@ -15,8 +15,8 @@ use KeepPace\Core\Scheduling\Schedule;
  * A plan as it stands: its steps, its pins, and the problem it was computed from, so that what is asked of it is
  * answered on equal terms.
  *
- * @phpstan-type WrittenStep array{plan_id: int, order_step_id: int, work_centre_id: int|null, start_at: string,
- *     run_at: string|null, end_at: string, machine: int|null, minutes: int}
+ * @phpstan-type WrittenStep object{id: int, order_step_id: int, machine: int|null, work_centre_id: int|null,
+ *     start: int, run: int|null, end: int}
  */
 final class StandingPlan
 {
@@ -26,8 +26,8 @@ final class StandingPlan
     /** @var array<int, PlannedStep>|null */
     private ?array $steps = null;
 
-    /** @var array<int, WrittenStep>|null */
-    private ?array $rows = null;
+    /** @var array<int, int> */
+    private array $rows = [];
 
     private ?Problem $problem = null;
 
@@ -136,50 +136,37 @@ final class StandingPlan
     /** @return array<int, PlannedStep> by step id, what is held for promises among them */
     public function steps(): array
     {
-        return $this->steps ??= self::read($this->rows());
+        return $this->steps ??= $this->read();
     }
 
-    /** @return array<int, WrittenStep> by step id */
+    /** @return array<int, int> rows of its steps, by step id */
     public function rows(): array
     {
-        if ($this->rows === null) {
-            $rows = [];
-            foreach (DB::table('plan_steps')->where('plan_id', $this->plan->id)->get()->all() as $row) {
-                /** @var WrittenStep $written */
-                $written = (array) $row;
-                $rows[$written['order_step_id']] = $written;
-            }
-            $this->rows = $rows;
-        }
+        $this->steps();
 
         return $this->rows;
     }
 
-    /**
-     * @param  iterable<WrittenStep>  $rows
-     * @return array<int, PlannedStep>
-     */
-    public static function read(iterable $rows): array
+    /** @return array<int, PlannedStep> by step id */
+    private function read(): array
     {
-        // thousands of times on a few days: only the day is worked out by the book
-        $days = [];
-        $minute = static function (string $at) use (&$days): int {
-            $day = substr($at, 0, 10);
-
-            return ($days[$day] ??= intdiv((int) strtotime($day.' UTC'), 60))
-                + 60 * (int) substr($at, 11, 2)
-                + (int) substr($at, 14, 2);
-        };
+        $planned = DB::table('plan_steps')
+            ->where('plan_id', $this->plan->id)
+            ->select(['id', 'order_step_id', 'machine', 'work_centre_id'])
+            ->selectRaw(ShopState::minuteOf('start_at').' AS start')
+            ->selectRaw(ShopState::minuteOf('run_at').' AS run')
+            ->selectRaw(ShopState::minuteOf('end_at').' AS end');
         $steps = [];
-        foreach ($rows as $row) {
-            $run = $row['run_at'] === null ? null : $minute($row['run_at']);
-            $steps[$row['order_step_id']] = new PlannedStep(
-                $minute($row['start_at']),
-                $minute($row['end_at']),
-                $row['machine'],
-                $row['work_centre_id'],
-                $run,
-                $run,
+        foreach ($planned->get() as $row) {
+            /** @var WrittenStep $row thousands of them */
+            $this->rows[$row->order_step_id] = $row->id;
+            $steps[$row->order_step_id] = new PlannedStep(
+                $row->start,
+                $row->end,
+                $row->machine,
+                $row->work_centre_id,
+                $row->run,
+                $row->run,
             );
         }
 

@@ -16,10 +16,13 @@ use KeepPace\Core\Calendar\WorkingCalendar;
  * the days on the way and our days for inspection, in ours. It comes on a day on which he delivers and we work. Goods
  * can be used from the next opening after the day they are free, or, where the shop says so, from an hour of that day.
  */
-final readonly class Delivery
+final class Delivery
 {
     /** Days looked at for the right one: a calendar may have none. */
     private const FAR = 730;
+
+    /** @var array<string, int> minute it can be used, by the day it is ordered: asked for again and again */
+    private array $orderedOn = [];
 
     /**
      * @param  WorkingCalendar  $ours  the plant's
@@ -30,12 +33,12 @@ final readonly class Delivery
      * @param  string|null  $usableFrom  "HH:MM" of the day they are free; null = the next opening after that day
      */
     public function __construct(
-        private WorkingCalendar $ours,
-        private SupplierDays $theirs,
-        private OpenWindows $open,
-        private int $leadTimeDays,
-        private int $inspectionDays = 0,
-        private ?string $usableFrom = null,
+        private readonly WorkingCalendar $ours,
+        private readonly SupplierDays $theirs,
+        private readonly OpenWindows $open,
+        private readonly int $leadTimeDays,
+        private readonly int $inspectionDays = 0,
+        private readonly ?string $usableFrom = null,
     ) {
     }
 
@@ -89,7 +92,7 @@ final readonly class Delivery
     /** The UTC minute from which it can be used when it is ordered on a date. */
     public function orderedOn(string $day): int
     {
-        return $this->usableAt($this->comesOn($day));
+        return $this->orderedOn[$day] ??= $this->usableAt($this->comesOn($day));
     }
 
     private function freeAt(string $day): int

@@ -72,11 +72,13 @@ final class LatestStart
     private function inGaps(OpenWindows $open, array $planned, int $minutes, int $limit, int $job): int
     {
         $end = $limit;
-        foreach ($planned as [$from, $to, $of]) {
-            if ($of === $job || $from >= $limit) {
+        for ($at = self::firstBefore($planned, $limit), $all = count($planned); $at < $all; $at++) {
+            [$from, $to, $of] = $planned[$at];
+            if ($of === $job) {
                 continue;
             }
-            $start = $to < $end ? $open->startFor($end, $minutes) : null;
+            // no more of a gap can be open than goes by in it
+            $start = $end - $to >= max(1, $minutes) ? $open->startFor($end, $minutes) : null;
             if ($start !== null && $start >= $to) {
                 return $start;
             }
@@ -85,5 +87,17 @@ final class LatestStart
 
         // before all open time that was looked up: too late in any case
         return $open->startFor($end, $minutes) ?? min($end - $minutes, $this->problem->now - 1);
+    }
+
+    /** @param  list<array{int, int, int}>  $planned  latest first */
+    private static function firstBefore(array $planned, int $limit): int
+    {
+        [$low, $high] = [0, count($planned)];
+        while ($low < $high) {
+            $middle = intdiv($low + $high, 2);
+            $planned[$middle][0] >= $limit ? $low = $middle + 1 : $high = $middle;
+        }
+
+        return $low;
     }
 }

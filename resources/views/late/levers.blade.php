@@ -8,7 +8,8 @@
         <p><span class="behind">It broke off before all of it was tried.</span> The log of the server says why.</p>
         @include('late.try-again', ['label' => 'Try them again'])
     @elseif ($page->isUnderWay())
-        <p class="none" aria-live="polite">{{ $page->progress() }}</p>
+        <p @class(['none' => $page->offers === [], 'lead' => $page->offers !== []]) aria-live="polite">
+            {{ $page->progress() }}</p>
     @elseif ($page->offers === [])
         <p class="none">Nothing was found to try: it is not in the plan.</p>
     @endif
@@ -41,6 +42,8 @@
                         <td class="tight">
                             @if ($page->canBeChosen())
                                 @include('late.lever-deeds')
+                            @else
+                                <button class="btn btn-quiet btn-small" disabled>Try it as a what-if</button>
                             @endif
                         </td>
                     </tr>
