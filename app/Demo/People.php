@@ -6,6 +6,7 @@ use App\Access\Role;
 use App\Access\Roles;
 use App\Models\Person;
 use App\StandIn\StandIn;
+use Illuminate\Support\Facades\Hash;
 
 /** The people of the demo, one for each role, with a password that is told at the login. */
 final class People
@@ -22,10 +23,11 @@ final class People
 
     public static function make(): void
     {
+        $password = Hash::make(self::PASSWORD); // a third of a second each, and all have the same
         foreach (Role::cases() as $role) {
             $person = Person::query()->firstOrCreate(['login' => $role->value], [
                 'name' => self::NAMES[$role->value],
-                'password' => self::PASSWORD,
+                'password' => $password,
                 'is_demo' => true,
             ]);
             $person->setRoles(Roles::of($role));

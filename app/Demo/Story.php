@@ -88,7 +88,7 @@ final class Story
             new Signed('demo-settings', $staff->in(Role::Supervisor)),
         );
         $this->pictures->hang($staff);
-        $this->morning->play($staff, $this->tries);
+        $this->plan->atTheEnd(fn () => $this->morning->play($staff, $this->tries));
     }
 
     private function day(StoryDays $days, int $number, CarbonImmutable $day): void
