@@ -24,6 +24,12 @@ class Refused extends \DomainException implements Refusal
         return is_string($field) ? $field : null;
     }
 
+    /** The same, beside a form field. */
+    public function beside(string $field): static
+    {
+        return new static([$field => $this->getMessage()]);
+    }
+
     /** @param  string|null  $field the form field the sentence belongs beside, where there is one */
     public static function because(string $sentence, ?string $field = null): static
     {

@@ -116,14 +116,19 @@ class Item extends Model
      * A typed amount in a unit of this item, as stock counts it.
      *
      * @param  string|null  $unit  unit code; null = the stock unit
+     * @param  string|null  $field  of the form it was typed in, where the deed knows it
      *
      * @throws QuantityRefused when the item is not counted in that unit, or not that finely
      */
-    public function quantity(string $typed, ?string $unit = null): Quantity
+    public function quantity(string $typed, ?string $unit = null, ?string $field = null): Quantity
     {
-        return $unit === null || $unit === $this->unit->code
-            ? Quantity::of($typed, $this->unit->toCore())
-            : $this->conversion($unit)->toStock($typed);
+        try {
+            return $unit === null || $unit === $this->unit->code
+                ? Quantity::of($typed, $this->unit->toCore())
+                : $this->conversion($unit)->toStock($typed);
+        } catch (QuantityRefused $refused) {
+            throw $field === null ? $refused : $refused->beside($field);
+        }
     }
 
     /** @throws QuantityRefused */

@@ -68,7 +68,7 @@ final class BookBuild
             : $held->order($typed->order)->load('item.unit', 'item.units.unit');
         $ledger->concerns($order);
         BuiltSteps::assertHere($order);
-        $built = $order->item->quantity($typed->built)->amount;
+        $built = $order->item->quantity($typed->built, field: 'built')->amount;
         if ($built->isZero() && $typed->order !== null) {
             throw BuildRefused::nothing();
         }
@@ -92,7 +92,8 @@ final class BookBuild
     private function made(Ledger $ledger, Held $held, TypedBuild $typed): Order
     {
         $item = Item::query()->with(['unit', 'units.unit'])->findOrFail($typed->item);
-        $order = $this->copy->make($ledger, $item, $item->quantity($typed->asked)->amount, null);
+        $asked = $item->quantity($typed->asked, field: 'asked')->amount;
+        $order = $this->copy->make($ledger, $item, $asked, null);
         $order->fill(['reference' => $typed->reference])->setRelation('item', $item);
         $held->made($order);
 

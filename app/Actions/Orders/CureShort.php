@@ -62,7 +62,7 @@ final class CureShort
         $lost = self::lost($id);
         $order = $held->order($id)->load('item.unit', 'item.units.unit');
         ChangedMeanwhile::check($order, $version);
-        $amount = $order->item->quantity($quantity)->amount;
+        $amount = $order->item->quantity($quantity, field: 'quantity')->amount;
         $short = self::scrapped($order)->minus(self::cured($order));
         if ($amount->isGreaterThan($short)) {
             throw OrderRefused::notSoShort($order->number, $short);

@@ -53,7 +53,7 @@ final class MakeForPart
         if (! $item->isMade()) {
             throw OrderRefused::notMade($item->label(), $item->kind->label());
         }
-        $amount = $item->quantity($typed)->amount;
+        $amount = $item->quantity($typed, field: 'quantity')->amount;
         CoverRefused::beyond($amount, ["order {$order->number}" => $component->unsupplied()]);
         $made = $this->copy->make(
             $ledger,

@@ -35,7 +35,7 @@ final class PartsInstead
         ): string {
             $of = OrderComponent::query()->with('item.unit', 'item.units.unit')->findOrFail($componentId);
 
-            return $this->parts->take($ledger, $order, $of, $of->item->quantity($quantity)->amount);
+            return $this->parts->take($ledger, $order, $of, $of->item->quantity($quantity, field: 'quantity')->amount);
         });
     }
 }

@@ -57,7 +57,7 @@ final class ReceiveOrder
     {
         $order->load('item.unit', 'item.units.unit');
         $place = Place::thatHolds($typed->placeId);
-        $amount = $order->item->quantity($typed->quantity)->amount;
+        $amount = $order->item->quantity($typed->quantity, field: 'quantity')->amount;
         $beside = BesideReceipts::of($ledger, $order, $amount, $typed);
         if ($amount->isZero() && ! $beside->isSome()) {
             throw OrderRefused::nothingToReceive($order->number);

@@ -91,7 +91,7 @@ final class SplitOrder
         $order = $held->order($id)->load('item.unit', 'item.units.unit');
         ChangedMeanwhile::check($order, $version);
         $order->assertMay(OrderDeed::Split);
-        $part = $order->item->quantity($pieces)->amount;
+        $part = $order->item->quantity($pieces, field: 'quantity')->amount;
         $all = BigDecimal::of($order->quantity);
         self::assertFree($order, $part, $all);
         $new = $this->head($ledger, $order, $part, $signed->person);

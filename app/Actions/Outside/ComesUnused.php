@@ -42,7 +42,7 @@ final class ComesUnused
     {
         $component = OrderComponent::query()->with('item.unit', 'item.units.unit')->findOrFail($componentId);
         $item = $component->item;
-        $amount = $item->quantity($quantity)->amount;
+        $amount = $item->quantity($quantity, field: 'quantity')->amount;
         $into = Place::thatHolds($placeId);
         if ($amount->isZero()) {
             throw OutsideRefused::nothingCame();

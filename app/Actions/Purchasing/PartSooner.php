@@ -61,7 +61,7 @@ final class PartSooner
         if ($line->asked() !== null) {
             throw PurchaseRefused::settleFirst($line->number);
         }
-        $part = $line->item->quantity($typed)->amount;
+        $part = $line->item->quantity($typed, field: 'quantity')->amount;
         $unit = $line->item->unit->code;
         if ($part->isGreaterThanOrEqualTo($line->openQuantity())) {
             throw PurchaseRefused::notAPart($line->number, Amount::plain($line->openQuantity())." {$unit}");

@@ -40,7 +40,7 @@ final class SendBack
         $found = Balance::query()->with('item.unit', 'item.units.unit', 'place')->findOrFail($typed->balance);
         $order = $held->purchaseOrder($line->purchase_order_id)->load('supplier');
         $ledger->stock->read([$found->key()]);
-        $amount = $found->item->quantity($typed->quantity)->amount;
+        $amount = $found->item->quantity($typed->quantity, field: 'quantity')->amount;
         if ($found->item_id !== $line->item_id) {
             throw PurchaseRefused::otherItem($line->number);
         }

@@ -52,7 +52,7 @@ final class ChangeCondition
         }
         $key = new StockKey($from->item, $from->place, $from->lot, $to, $from->owner);
         $ledger->stock->read([$from, $key]);
-        $amount = $item->quantity($quantity)->amount;
+        $amount = $item->quantity($quantity, field: 'quantity')->amount;
         $ledger->moves->move($item, $amount, null, End::stock($from), End::stock($key));
         $ledger->covers->assertStillThere($item, $amount);
         $ledger->kept->assertThere($item);

@@ -43,7 +43,7 @@ final class CountBalance
         $item = $found->item;
         $ledger->stock->read([$found->key()]);
         $booked = $ledger->stock->at($found->key());
-        $now = $item->quantity($counted)->amount;
+        $now = $item->quantity($counted, field: 'quantity')->amount;
         $difference = $now->minus($booked);
         if ($difference->isZero()) {
             throw Refused::because(

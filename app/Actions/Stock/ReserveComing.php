@@ -47,7 +47,7 @@ final class ReserveComing
         if ($purchase->item_id !== $component->item_id) {
             throw PurchaseRefused::otherItem($purchase->number);
         }
-        $amount = $component->item->quantity($typed)->amount;
+        $amount = $component->item->quantity($typed, field: 'quantity')->amount;
         CoverRefused::beyond($amount, [
             $purchase->number => $purchase->unpromised(),
             "order {$order->number}" => $component->untied(),

@@ -50,7 +50,7 @@ final class ReserveOutput
         if ($output === null) {
             throw CoverRefused::makesOther($giver->number, $component->item->label());
         }
-        $amount = $component->item->quantity($typed)->amount;
+        $amount = $component->item->quantity($typed, field: 'quantity')->amount;
         CoverRefused::beyond($amount, [
             "order {$giver->number}" => $output->unpromised(),
             "order {$order->number}" => $component->untied(),

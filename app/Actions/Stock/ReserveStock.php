@@ -77,7 +77,7 @@ final class ReserveStock
         $order = $held->order($orderId);
         $order->assertMay(OrderDeed::Reserve);
         $item = Item::query()->with('unit', 'units.unit')->findOrFail($itemId);
-        $amount = $item->quantity($quantity)->amount;
+        $amount = $item->quantity($quantity, field: 'quantity')->amount;
         $component = $this->takes($order, $item, $amount);
         $lotId = $lot === ''
                 ? 0

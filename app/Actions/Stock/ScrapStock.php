@@ -51,7 +51,7 @@ final class ScrapStock
         $found = Balance::query()->with('item.unit', 'item.units.unit', 'place')->findOrFail($balanceId);
         $item = $found->item;
         $ledger->stock->read([$found->key()]);
-        $amount = $item->quantity($quantity)->amount;
+        $amount = $item->quantity($quantity, field: 'quantity')->amount;
         $ledger->moves->move(
             $item,
             $amount,
