@@ -21,6 +21,9 @@ final class CalendarFile
     /** So many days of a repeated holiday are taken in at most. */
     private const MOST = 400;
 
+    /** So far ahead the changes of a zone are told. */
+    private const ZONE_YEARS = 10;
+
     /** What is planned, one event a step. */
     public static function schedule(DispatchList $list): string
     {
@@ -49,6 +52,7 @@ final class CalendarFile
             'X-WR-CALNAME' => $calendar->code,
             'X-WR-TIMEZONE' => $zone,
         ]);
+        self::zone($file, new \DateTimeZone($zone), $today);
         $monday = $today->startOfWeek();
         foreach ($calendar->shifts->sortBy(['weekday', 'from_time']) as $shift) {
             $event = self::add($file, [
@@ -73,6 +77,36 @@ final class CalendarFile
         }
 
         return $file->serialize();
+    }
+
+    /**
+     * Each zone a time is in has to be told (RFC 5545, 3.6.5): here by its changes, one after the other. A program
+     * that knows the zone by its name takes no notice.
+     */
+    private static function zone(VCalendar $file, \DateTimeZone $zone, CarbonImmutable $today): void
+    {
+        $part = $file->createComponent('VTIMEZONE', ['TZID' => $zone->getName()]);
+        $until = $today->addYears(self::ZONE_YEARS)->getTimestamp();
+        $changes = $zone->getTransitions($today->subYear()->getTimestamp(), $until) ?: [];
+        $before = $changes[0]['offset'] ?? 0;
+        foreach ($changes as $change) {
+            $part->add($file->createComponent($change['isdst'] ? 'DAYLIGHT' : 'STANDARD', [
+                'DTSTART' => gmdate('Ymd\\THis', $change['ts'] + $before),
+                'TZOFFSETFROM' => self::offset($before),
+                'TZOFFSETTO' => self::offset($change['offset']),
+                'TZNAME' => $change['abbr'],
+            ]));
+            $before = $change['offset'];
+        }
+        $file->add($part);
+    }
+
+    /** @return string "+0100" */
+    private static function offset(int $seconds): string
+    {
+        $minutes = intdiv(abs($seconds), 60);
+
+        return ($seconds < 0 ? '-' : '+').sprintf('%02d%02d', intdiv($minutes, 60), $minutes % 60);
     }
 
     /** From a time of a day to another, of the next day where it is not after it. */

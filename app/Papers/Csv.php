@@ -13,7 +13,7 @@ final class Csv
         return response()->streamDownload(function () use ($rows): void {
             $out = new \SplFileObject('php://output', 'w');
             foreach ($rows as $row) {
-                $out->fputcsv(array_map(self::cell(...), $row), escape: '');
+                $out->fputcsv(array_map(self::cell(...), $row), escape: '', eol: "\r\n");
             }
         }, $name, ['Content-Type' => 'text/csv; charset=utf-8']);
     }
