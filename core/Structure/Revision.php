@@ -7,6 +7,9 @@ namespace KeepPace\Core\Structure;
 /** A revision of an item's structure or routing. */
 final readonly class Revision
 {
+    /** Characters of a revision's name. */
+    private const LENGTH = 12;
+
     /**
      * @param  string|null  $from  "YYYY-MM-DD", the first day it may be used on; null = ever
      * @param  string|null  $approvedAt  "YYYY-MM-DD HH:MM:SS"; null = it came approved, from a file
@@ -45,14 +48,15 @@ final readonly class Revision
      */
     public static function nextCode(array $taken): string
     {
-        $code = $taken === [] ? '' : mb_strtoupper($taken[array_key_last($taken)]);
+        $last = $code = $taken === [] ? '' : mb_strtoupper($taken[array_key_last($taken)]);
         $known = array_map(mb_strtoupper(...), $taken);
+        $behind = 1;
         do {
             $code = match (true) {
                 $code === '' => 'A',
                 // PHP counts letters and numbers on: Z to AA, 9 to 10, A9 to B0
                 preg_match('/^[A-Z]{1,11}$|^[0-9]{1,11}$|^[A-Z]{1,5}[0-9]{1,5}$/D', $code) === 1 => (string) ++$code,
-                default => mb_substr($code, 0, 10).'2',
+                default => mb_substr($last, 0, self::LENGTH - strlen((string) ++$behind)).$behind,
             };
         } while (in_array($code, $known, true));
 
