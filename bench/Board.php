@@ -5,8 +5,8 @@ namespace Bench;
 use Tests\Support\Browser;
 
 /**
- * The board in Chromium, behind the web server as bin/start has it: how long it takes to open, the longest frame while it is scrolled and zoomed, and how soon a
- * drag is answered, by preview and when kept.
+ * The board in Chromium, behind the web server as bin/start has it: how long it takes to open, the longest frame while
+ * it is scrolled and zoomed, and how soon a drag is answered, by preview and when kept.
  *
  * @param  callable(string): void  $say
  */

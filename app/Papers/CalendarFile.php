@@ -64,6 +64,14 @@ final class CalendarFile
             ]);
             self::between($event, $monday->addDays($shift->weekday - 1), $shift->from_time, $shift->to_time);
         }
+        self::differing($file, $calendar);
+
+        return $file->serialize();
+    }
+
+    /** Days that differ from the week. */
+    private static function differing(VCalendar $file, Calendar $calendar): void
+    {
         foreach ($calendar->days->sortBy('date') as $day) {
             $event = self::add($file, [
                 'UID' => "day-{$day->id}@keep-pace",
@@ -75,8 +83,6 @@ final class CalendarFile
                 ? $event->add('DTSTART', str_replace('-', '', $day->date), ['VALUE' => 'DATE'])
                 : self::between($event, CarbonImmutable::parse($day->date), $day->from_time, $day->to_time);
         }
-
-        return $file->serialize();
     }
 
     /**

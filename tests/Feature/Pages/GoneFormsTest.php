@@ -39,7 +39,7 @@ it('says so in words to a page that asks by script', function () {
     $this->actingAs($this->buyer)->postJson('/open-for-long', ['quantity' => '12'])
         ->assertStatus(419)
         ->assertExactJson(['refused' => ['The page had been open for long. Open it again: nothing was done yet.']]);
-    auth()->logout();
+    Illuminate\Support\Facades\Auth::logout();
     $this->postJson('/open-for-long', ['quantity' => '12'])->assertStatus(401)->assertJsonFragment([
         'refused' => ['You are logged out. Log in again, then send it once more: nothing was done yet.'],
     ]);
