@@ -12,8 +12,11 @@ final readonly class LeverTries
 {
     private const KEPT_SECONDS = 3600;
 
-    /** Whoever tries says so after each lever; one who was silent for so long has broken off. */
-    private const SILENT_SECONDS = 60;
+    /**
+     * Whoever tries says so after each lever; one who was silent for so long has broken off. It may have to wait for
+     * those of other orders first.
+     */
+    private const SILENT_SECONDS = 150;
 
     /**
      * @param  string  $stamp  of the plan they were asked for on

@@ -22,8 +22,8 @@ return new class extends Migration
         foreach (self::SIGNED as $table) {
             // the sessions of people who are logged in are the framework's own, and keep its name
             DB::statement(
-                "ALTER TABLE {$table} RENAME COLUMN user_id TO person_id, "
-                ."RENAME INDEX {$table}_user_id_foreign TO {$table}_person_id_foreign",
+                "ALTER TABLE {$table} RENAME COLUMN IF EXISTS user_id TO person_id, "
+                ."RENAME INDEX IF EXISTS {$table}_user_id_foreign TO {$table}_person_id_foreign",
             );
         }
     }

@@ -493,6 +493,18 @@ final class Shop
         return app(ReverseBooking::class)->handle($booking->id, $this->sign(Role::Supervisor, $reason));
     }
 
+    /** Work there is worth nothing, so that what is made costs its material alone. */
+    public function worksForNothing(string $centre): void
+    {
+        DB::table('work_centres')->where('code', $centre)->update([
+            'labour_rate' => '0',
+            'machine_rate' => '0',
+            'overhead_hour' => '0',
+            'overhead_percent' => '0',
+            'overhead_piece' => '0',
+        ]);
+    }
+
     public function place(string $code): Place
     {
         return Place::query()->where('code', $code)->firstOrFail();

@@ -24,13 +24,7 @@ function madeOf(object $test, string $costing, string $tracking = 'none'): Order
         'structures.csv' => "item,position,component,quantity,unit,basis\nCLAMP-S,10,SLUG-S,1,,unit\n",
         'routings.csv' => "item,step,name,work_centre,setup_minutes,run_rate\nCLAMP-S,10,Bend,BENCH,0,1\n",
     ]))->toBe([]);
-    DB::table('work_centres')->where('code', 'BENCH')->update([
-        'labour_rate' => '0',
-        'machine_rate' => '0',
-        'overhead_hour' => '0',
-        'overhead_percent' => '0',
-        'overhead_piece' => '0',
-    ]);
+    $test->shop->worksForNothing('BENCH');
     $test->shop->goodsIn('SLUG-S', '20', '10');
     $order = tap($test->shop->order('CLAMP-S', '10'), $test->shop->release(...));
     $test->shop->goodsIn('SLUG-S', '20', '16');

@@ -22,13 +22,7 @@ beforeEach(function (): void {
             ."WASH-C,Washing,outside,pc,2,average\n",
         'routings.csv' => "item,step,name,work_centre,setup_minutes,run_rate\nPLATE-C,10,Turn,BENCH,0,1\n",
     ]))->toBe([]);
-    DB::table('work_centres')->where('code', 'BENCH')->update([
-        'labour_rate' => '0',
-        'machine_rate' => '0',
-        'overhead_hour' => '0',
-        'overhead_percent' => '0',
-        'overhead_piece' => '0',
-    ]);
+    $this->shop->worksForNothing('BENCH');
     app(BeginDraft::class)->handle(
         $this->shop->item('PLATE-C')->id,
         RevisionKind::Structure,

@@ -62,7 +62,9 @@ it('says when it broke off, and tries anew where it is asked to', function () {
     ($this->page)()->assertSee('every 700ms');
     Queue::assertPushed(TryLevers::class, 2);
     // whoever was to try it was not heard of: nobody waits for ever
-    $this->travel(61)->seconds();
+    $this->travel(150)->seconds();
+    ($this->page)($this->stamp)->assertSee('every 700ms');
+    $this->travel(1)->seconds();
     ($this->page)($this->stamp)->assertSee('It broke off');
     ($this->page)()->assertSee('every 700ms');
     Queue::assertPushed(TryLevers::class, 3);
