@@ -50,10 +50,12 @@
                 @endforeach
             </tbody>
         </table>
-        <p class="sub">
-            Each was tried with the same search on the shop as it was then. Times are elapsed for its finish, open
-            hours for all lateness.
-        </p>
+        @if ($page->canBeChosen())
+            <p class="sub">
+                Each was tried with the same search on the shop as it was then. Times are elapsed for its finish, open
+                hours for all lateness.
+            </p>
+        @endif
         @if ($page->hasMoved)
             <p>The plan was worked out anew since.</p>
             @include('late.try-again', ['label' => 'Try them on the plan as it is now'])
