@@ -24,14 +24,13 @@ final class Schedules
     /** @var array<string, mixed> */
     private array $expected;
 
-    /** @var array<string, int> */
-    private array $best;
+    private readonly BestKnown $known;
 
     /** @param  callable(string): void  $say */
     public function __construct(private readonly string $folder, private $say)
     {
         $this->expected = json_decode((string) file_get_contents("{$folder}/expected.json"), true);
-        $this->best = json_decode((string) file_get_contents(__DIR__.'/best-known.json'), true);
+        $this->known = new BestKnown(__DIR__.'/best-known.json');
     }
 
     /** @param  list<int>  $seeds */
@@ -71,7 +70,7 @@ final class Schedules
             sort($sorted);
             $median = $sorted[intdiv(count($sorted), 2)];
             $rule = $this->expected['calendar'][$case]['dispatch_best'][0];
-            $best = $this->expected['calendar'][$case]['optimal'][0] ?? $this->best[$case];
+            $best = $this->expected['calendar'][$case]['optimal'][0] ?? $this->known->of($case);
             ($this->say)(
                 sprintf(
                     '| %s | %d | %s | %d | %.2f | %d | %.1f %% |',
@@ -140,7 +139,7 @@ final class Schedules
             $kept = $this->seconds(fn () => KeptSequence::load($later, $schedule->steps));
             $net = Net::of($problem);
             $order = KeptSequence::orderOf($net, $schedule->steps);
-            $walk = new \KeepPace\Core\Scheduling\Search\Walk($net, 1);
+            $walk = new \KeepPace\Core\Scheduling\Walk\Walk($net, 1);
             $walk->cool($order, [], 100, 1000, 1000, fn (): bool => true);
             $moves = $this->seconds(fn () => $walk->cool($order, [], 1000, 1000, 1000, fn (): bool => true));
             ($this->say)(

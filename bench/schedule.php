@@ -5,6 +5,7 @@
 use Bench\Schedules;
 
 require __DIR__.'/../vendor/autoload.php';
+require __DIR__.'/BestKnown.php';
 require __DIR__.'/Schedules.php';
 require __DIR__.'/SolverModel.php';
 [$folder, $part] = [rtrim($argv[1] ?? '', '/'), $argv[2] ?? 'growth'];

@@ -138,7 +138,7 @@ it('keeps the order of the rooms in core', function () {
  * Inside scheduling likewise: the words of the trade, then the net of them, loading, search, what is done with plans.
  */
 it('keeps the order of the rooms in scheduling', function () {
-    $rooms = ['', 'JobShop', 'Cases', 'Why', 'Net', 'Loading', 'Search', 'Plan', 'Promise', 'Lever'];
+    $rooms = ['', 'JobShop', 'Cases', 'Why', 'Net', 'Loading', 'Walk', 'Search', 'Plan', 'Promise', 'Lever'];
     $wrong = [];
     foreach ($rooms as $place => $room) {
         foreach (glob(__DIR__.'/../../core/Scheduling/'.($room === '' ? '' : "{$room}/").'*.php') as $file) {

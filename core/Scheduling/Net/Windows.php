@@ -145,6 +145,30 @@ final class Windows
         return $this->start[$i] + $goal - $this->before[$i];
     }
 
+    /**
+     * Work that ends before something must be through is begun later: the run so late that it ends with it, and the
+     * setup right before the run.
+     *
+     * @param  int  $least  before when it must not end
+     * @param  int  $setup  minutes of it
+     * @param  int  $work  minutes of setup and run
+     * @return array{int, int} start, end
+     */
+    public function endingNotBefore(int $least, int $start, int $end, int $setup, int $work): array
+    {
+        while ($end < $least) {
+            $next = $this->startFor($least, $work - $setup);
+            $next = $setup > 0 ? $this->startFor($next, $setup) : $next;
+            $start = $this->nextOpen(max($start + 1, $next));
+            $end = $this->finish($start, $work);
+            if ($end >= self::NEVER) {
+                break;
+            }
+        }
+
+        return [$start, $end];
+    }
+
     /** Elapsed minutes for each open one, by and large; at least 1. */
     public function stretch(): float
     {

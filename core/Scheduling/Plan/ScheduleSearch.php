@@ -9,9 +9,9 @@ use KeepPace\Core\Scheduling\Net\Net;
 use KeepPace\Core\Scheduling\PlannedStep;
 use KeepPace\Core\Scheduling\Problem;
 use KeepPace\Core\Scheduling\Schedule;
-use KeepPace\Core\Scheduling\Search\Found;
-use KeepPace\Core\Scheduling\Search\Stands;
 use KeepPace\Core\Scheduling\Search\TardinessSearch;
+use KeepPace\Core\Scheduling\Walk\Found;
+use KeepPace\Core\Scheduling\Walk\Stands;
 
 /** Searches a better plan than the one that stands. Only a person starts this. */
 final class ScheduleSearch

@@ -7,6 +7,9 @@ namespace KeepPace\Core\Scheduling\Search;
 use KeepPace\Core\Scheduling\Job;
 use KeepPace\Core\Scheduling\Net\Net;
 use KeepPace\Core\Scheduling\Step;
+use KeepPace\Core\Scheduling\Walk\Found;
+use KeepPace\Core\Scheduling\Walk\Stands;
+use KeepPace\Core\Scheduling\Walk\Walk;
 use Random\Engine\Xoshiro256StarStar;
 use Random\Randomizer;
 

@@ -3,7 +3,7 @@
 use KeepPace\Core\Scheduling\Loading\Loading;
 use KeepPace\Core\Scheduling\Net\Net;
 use KeepPace\Core\Scheduling\Search\OneByOne;
-use KeepPace\Core\Scheduling\Search\Walk;
+use KeepPace\Core\Scheduling\Walk\Walk;
 use Tests\Core\Scheduling\FullChecker;
 use Tests\Core\Scheduling\WalkShops;
 

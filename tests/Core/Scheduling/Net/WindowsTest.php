@@ -47,6 +47,23 @@ it('answers as counting minutes one by one does, on random calendars', function 
     }
 });
 
+it('begins work later that may not end before something is through', function (
+    int $least,
+    array $expected,
+) {
+    // open from 0 to 480 and from 1440 to 1920; setup of 20 minutes, run of 40; worked out by hand
+    $windows = Windows::of(OpenWindows::of([[0, 480], [1440, 1920]], [], 0, 5000), 0);
+    expect($windows->endingNotBefore($least, 0, 60, 20, 60))->toBe($expected);
+})->with([
+    'nothing to wait for' => [60, [0, 60]],
+    'later that day' => [300, [240, 300]],
+    'at closing time' => [480, [420, 480]],
+    // begun any sooner it would end that evening
+    'in the night' => [500, [421, 1441]],
+    'next day' => [1450, [430, 1450]],
+    'behind all that is open: never' => [2000, [1861, Windows::NEVER + 1]],
+]);
+
 it('gives the same windows in one row for all work centres', function () {
     $spans = [
         1 => [[100, 250], [300, 301], [1000, 1100]],

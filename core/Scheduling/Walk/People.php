@@ -2,9 +2,8 @@
 
 declare(strict_types=1);
 
-namespace KeepPace\Core\Scheduling\Search;
+namespace KeepPace\Core\Scheduling\Walk;
 
-use KeepPace\Core\Scheduling\Loading\CrewUse;
 use KeepPace\Core\Scheduling\Loading\Ground;
 use KeepPace\Core\Scheduling\Loading\Times;
 use KeepPace\Core\Scheduling\Net\Net;
@@ -14,41 +13,19 @@ use KeepPace\Core\Scheduling\Net\Windows;
 /**
  * Work centres where what a step takes is asked of the rules of loading themselves (Times): people are shared or asked
  * for unevenly or are qualified, a machine takes several operations at once, or a step may not stand over a night. Here
- * a walk has an operation worked out behind those ahead of it, and learns whose people and which loads a move touched.
+ * a walk has an operation worked out behind those ahead of it.
  */
 final class People
 {
-    /** @var array<int, Hands> by crew */
-    private array $hands = [];
-
-    /** @var array<int, Touched> by crew: its hours */
-    private array $ofCrew = [];
-
-    /** @var array<int, Touched> by work centre whose machines take several operations at once: its loads */
-    private array $ofCentre = [];
+    public readonly Standing $standing;
 
     private readonly Loads $loads;
 
     /** Somebody has to be there for some of the steps; else machines are asked for alone. */
-    public bool $areAsked = false;
+    public readonly bool $areAsked;
 
     /** @var array<int, array{int, int}> by operation there is no room for where it is pinned: machine, from when */
     private array $later = [];
-
-    /** @var array<int, Spot> by operation that stands at such a work centre */
-    public array $spots = [];
-
-    /** A move has touched some of the people; between which minutes. */
-    public bool $isTouched = false;
-
-    public int $from = PHP_INT_MAX;
-
-    public int $to = -1;
-
-    private int $move = 0;
-
-    /** @var array<int, array<int, int>> by operation and way: its crew, -1 = none */
-    private array $crew = [];
 
     /** @var array<int, array<int, list<array{Windows, Windows}>>> by operation, way, machine: hours of setup and run */
     private array $open = [];
@@ -59,38 +36,33 @@ final class People
     public function __construct(private readonly Net $net, private readonly Shop $shop)
     {
         $ground = Ground::of($net);
-        foreach ($ground->crews as $key => $there) {
-            $this->hands[$key] = new Hands($there);
-            $this->ofCrew[$key] = new Touched;
-        }
-        $this->hours($ground);
         $this->loads = new Loads($net, $shop);
+        $ovens = [];
         foreach (array_keys(array_filter($shop->isAsked)) as $c) {
             $isOven = $this->loads->capacity($c) > 0;
-            $isOven ? $this->ofCentre[$c] = new Touched : null;
+            $isOven ? $ovens[] = $c : null;
             $this->isAlike[$c] = ! $isOven && $shop->between[$c] === null && ! isset($shop->kept[$c])
                 && count(array_unique($shop->calendarOf[$c])) === 1;
         }
+        $this->standing = new Standing($net, $shop, $ground->crews, $ovens);
+        $isManned = static fn (array $ways): bool => max(-1, ...$ways) >= 0;
+        $this->areAsked = array_filter($this->standing->crew, $isManned) !== [];
+        $this->hours($ground);
         $this->pinnedLater();
-        $this->clear();
     }
 
-    /** Whom each way of an operation needs, and when a machine can work with them. */
+    /** When a machine can work with those a way of an operation needs. */
     private function hours(Ground $ground): void
     {
         foreach ($this->net->ways as $x => $ways) {
             foreach ($ways as $n => $way) {
                 $need = $way->crewing;
-                $this->crew[$x][$n] = $need !== null && isset($this->hands[$need->crew]) ? $need->crew : -1;
-                $this->areAsked = $this->areAsked || $this->crew[$x][$n] >= 0;
-                if ($this->shop->isAsked[$way->centre]) {
-                    foreach ($this->shop->calendarOf[$way->centre] as $calendar) {
-                        $own = $this->shop->calendars[$calendar];
-                        $this->open[$x][$n][] = $need === null ? [$own, $own] : [
-                            $ground->calendars->of($own, $need->crew, $need->setup, $need->qualification),
-                            $ground->calendars->of($own, $need->crew, $need->run, $need->qualification),
-                        ];
-                    }
+                foreach ($this->shop->isAsked[$way->centre] ? $this->shop->calendarOf[$way->centre] : [] as $calendar) {
+                    $own = $this->shop->calendars[$calendar];
+                    $this->open[$x][$n][] = $need === null ? [$own, $own] : [
+                        $ground->calendars->of($own, $need->crew, $need->setup, $need->qualification),
+                        $ground->calendars->of($own, $need->crew, $need->run, $need->qualification),
+                    ];
                 }
             }
         }
@@ -103,116 +75,6 @@ final class People
                 $this->later[$x] = [$step->pin->machine - 1, max(0, $step->pin->start - $this->net->origin)];
             }
         }
-    }
-
-    /** Nobody is promised to anything but what is pinned. */
-    public function clear(): void
-    {
-        $this->spots = [];
-        $this->begin();
-        foreach ([...$this->hands, ...$this->ofCrew, ...$this->ofCentre] as $shared) {
-            $shared->clear();
-        }
-        foreach ($this->shop->pinned as $x => $pin) {
-            $need = $this->net->ways[$x][0]->crewing;
-            if ($need !== null && isset($this->hands[$need->crew])) {
-                // by a number that has no place in the order: it is promised before all others
-                $this->hands[$need->crew]->take(-1 - $x, $pin->uses, $need->qualification);
-            }
-        }
-    }
-
-    /** Another move begins: nothing is touched by it yet. */
-    public function begin(): void
-    {
-        $this->move++;
-        $this->isTouched = false;
-        $this->from = PHP_INT_MAX;
-        $this->to = -1;
-    }
-
-    /** It stands elsewhere in the order: who else asks for those people is told anew. */
-    public function touch(int $x): void
-    {
-        $spot = $this->spots[$x] ?? null;
-        if ($spot === null || $spot->start >= Windows::NEVER || ($spot->uses === [] && $spot->load === null)) {
-            return;
-        }
-        foreach ($spot->uses as $use) {
-            $this->ofCrew[$spot->crew]->touch(CrewUse::from($use), CrewUse::to($use), $this->move);
-        }
-        if ($spot->load !== null) {
-            $this->ofCentre[$spot->load->way->centre]->touch($spot->start, $spot->end, $this->move);
-        }
-        $this->isTouched = true;
-        $this->from = $spot->start < $this->from ? $spot->start : $this->from;
-        $this->to = $spot->end > $this->to ? $spot->end : $this->to;
-    }
-
-    /** Whether people it could have, or loads, are touched between the first minute it tried and its end. */
-    public function isTouched(int $x, int $way, int $from, int $to): bool
-    {
-        $crew = $this->crew[$x][$way];
-        $centre = $this->ofCentre[$this->net->ways[$x][$way]->centre] ?? null;
-
-        return ($crew >= 0 && $this->ofCrew[$crew]->isTouched($from, $to, $this->move))
-            || ($centre !== null && $centre->isTouched($from, $to, $this->move));
-    }
-
-    public function stands(int $x, Spot $spot): void
-    {
-        if ($spot->takesAsMuchAs($this->spots[$x] ?? null)) {
-            $this->spots[$x] = $spot;
-
-            return;
-        }
-        $this->touch($x);
-        $this->putBack($x, $spot);
-        $this->touch($x);
-    }
-
-    /**
-     * It goes to another work centre, and its people with it.
-     *
-     * @return Spot|null where it stood
-     */
-    public function leaves(int $x): ?Spot
-    {
-        $spot = $this->spots[$x] ?? null;
-        $this->putBack($x, null);
-
-        return $spot;
-    }
-
-    /** As before the move. */
-    public function putBack(int $x, ?Spot $spot): void
-    {
-        $old = $this->spots[$x] ?? null;
-        if ($old !== null && $old->crew >= 0) {
-            $this->hands[$old->crew]->release($x, $old->uses);
-        }
-        if ($spot === null) {
-            unset($this->spots[$x]);
-
-            return;
-        }
-        $this->spots[$x] = $spot;
-        if ($spot->crew >= 0) {
-            $this->hands[$spot->crew]->take($x, $spot->uses, $spot->qualification);
-        }
-    }
-
-    /**
-     * An operation ahead whose people it waits for.
-     *
-     * @param  array<int, int>  $pos  by operation: its place in the order
-     * @return int -1 = it does not wait for people, or for nobody who works ahead of it
-     */
-    public function waitsFor(int $x, array $pos): int
-    {
-        $spot = $this->spots[$x] ?? null;
-
-        return $spot === null || $spot->waited < 0 ? -1 : $this->hands[$spot->crew]->letGoAt($spot->waited, $x, $pos);
     }
 
     /**
@@ -246,16 +108,12 @@ final class People
         array $pos,
         int $place,
     ): Spot {
-        $hands = $this->hands[$this->crew[$x][$way]] ?? null;
+        $hands = $this->standing->ofWay($x, $way);
         $hands?->askFor($place, $pos);
         $one = $this->net->ways[$x][$way];
         $c = $one->centre;
-        $isOven = isset($this->ofCentre[$c]);
-        $loads = $isOven
-            ? $this->loads->mayJoin($x, $one, $ready, $this->atLeast($x, $way, $lastPart), $y, $before, $free, $wide,
-                $this->spots)
-            : [];
-        $choice = new Choice($isOven ? $ready : PHP_INT_MAX);
+        $loads = $this->loads($x, $way, $ready, $lastPart, $y, $before, $free, $wide);
+        $choice = new Choice($loads === null ? PHP_INT_MAX : $ready);
         $least = $one->work();
         $ahead = $y * $wide;
         $machines = $this->net->machines[$c];
@@ -276,61 +134,54 @@ final class People
     }
 
     /**
-     * The first gap it fits into and keeps nobody from anything.
+     * What it could join, by machine.
      *
-     * @param  list<int>  $gaps  operations it could stand in front of, the last first
-     * @param  array<int, int>  $before  by operation: the one ahead of it at its work centre
-     * @param  array<int, int>  $behind  the one behind it
-     * @param  array<int, int>  $free  when machines are free behind each operation
-     * @param  array<int, int>  $set  what they are set up for then
-     * @param  int  $wide  how many of those for each operation
-     * @param  array<int, int>  $pos  by operation: its place in the order
-     * @return array{int, int}|null in front of which, and when it ends there
+     * @param  array{int, int}|null  $lastPart
+     * @param  array<int, int>  $before
+     * @param  array<int, int>  $free
+     * @return array<int, Spot>|null null = machines take one operation at a time
      */
-    public function firstGap(
+    private function loads(
         int $x,
         int $way,
         int $ready,
-        array $gaps,
+        ?array $lastPart,
+        int $y,
         array $before,
-        array $behind,
         array $free,
-        array $set,
         int $wide,
-        array $pos,
     ): ?array {
+        $one = $this->net->ways[$x][$way];
+
+        return ! $this->standing->isOven($one->centre) ? null : $this->loads->mayJoin($x, $one, $ready,
+            $this->atLeast($x, $way, $lastPart), $y, $before, $free, $wide, $this->standing->spots);
+    }
+
+    /**
+     * The first gap it fits into and keeps nobody from anything.
+     *
+     * @param  list<int>  $gaps  operations it could stand in front of, the last first
+     * @return array{int, int}|null in front of which, and when it ends there
+     */
+    public function firstGap(Line $line, int $x, int $ready, array $gaps): ?array
+    {
+        $way = $line->way[$x] ?? 0;
         if ($gaps === [] || ! isset($this->open[$x][$way]) || isset($this->shop->pinned[$x])) {
             return null;
         }
-        $stood = $this->leaves($x);
+        $stood = $this->standing->leaves($x);
         $found = null;
         for ($k = count($gaps) - 1; $k >= 0 && $found === null; $k--) {
             $y = $gaps[$k];
-            $ahead = $before[$y];
-            $spot = $this->place($x, $way, $ready, null, -1, $ahead, $before, $free, $set, $wide, $pos, PHP_INT_MAX);
-            if ($spot->end < Windows::NEVER && $this->isInNobodysWay($spot, $x, $y, $behind)) {
+            $spot = $this->place($x, $way, $ready, null, -1, $line->prior[$y], $line->prior, $line->free, $line->set,
+                $line->wide, $line->pos, PHP_INT_MAX);
+            if ($spot->end < Windows::NEVER && $this->standing->isInNobodysWay($spot, $x, $y, $line->behind)) {
                 $found = [$y, $spot->end];
             }
         }
-        $this->putBack($x, $stood);
+        $this->standing->putBack($x, $stood);
 
         return $found;
-    }
-
-    /** @param  array<int, int>  $behind  by operation: the one behind it at its work centre */
-    private function isInNobodysWay(Spot $spot, int $x, int $y, array $behind): bool
-    {
-        if ($spot->load !== null && $spot->load->by !== $x) {
-            return true;
-        }
-        for (; $y >= 0; $y = $behind[$y]) {
-            $next = $this->spots[$y] ?? $this->shop->pinned[$y] ?? null;
-            if ($next !== null && $next->machine === $spot->machine) {
-                return $spot->end <= $next->start;
-            }
-        }
-
-        return true;
     }
 
     /** When it ends if nothing but what is pinned keeps it from what it needs; null = the rules are not asked here. */
@@ -353,7 +204,7 @@ final class People
     private function spot(int $x, int $way, Choice $choice, int $firstPart): Spot
     {
         $one = $this->net->ways[$x][$way];
-        $crew = $this->crew[$x][$way];
+        $crew = $this->standing->crew[$x][$way];
         $on = $choice->machine;
         $times = $choice->times;
         if ($times === null) {
@@ -367,7 +218,7 @@ final class People
             return new Spot($on, $load->start ?? Windows::NEVER, $end, 0, $firstOut, $choice->tried, -1, $crew,
                 null, [], $load?->load);
         }
-        $begun = isset($this->ofCentre[$one->centre])
+        $begun = $this->standing->isOven($one->centre)
             ? new Load($x, $times->runStart, $one->setup + $choice->changeover, $one)
             : null;
 

@@ -2,7 +2,7 @@
 
 declare(strict_types=1);
 
-namespace KeepPace\Core\Scheduling\Search;
+namespace KeepPace\Core\Scheduling\Walk;
 
 use KeepPace\Core\Scheduling\Loading\Times;
 

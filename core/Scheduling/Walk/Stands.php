@@ -2,7 +2,7 @@
 
 declare(strict_types=1);
 
-namespace KeepPace\Core\Scheduling\Search;
+namespace KeepPace\Core\Scheduling\Walk;
 
 /** The plan that stands, as a search takes it: what keeps its place, and what it costs to move the rest. */
 final readonly class Stands

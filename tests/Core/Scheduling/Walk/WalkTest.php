@@ -5,10 +5,10 @@ use KeepPace\Core\Scheduling\Loading\Loading;
 use KeepPace\Core\Scheduling\Net\Net;
 use KeepPace\Core\Scheduling\Problem;
 use KeepPace\Core\Scheduling\Search\Dispatch;
-use KeepPace\Core\Scheduling\Search\Found;
 use KeepPace\Core\Scheduling\Search\Rule;
 use KeepPace\Core\Scheduling\Search\TardinessSearch;
-use KeepPace\Core\Scheduling\Search\Walk;
+use KeepPace\Core\Scheduling\Walk\Found;
+use KeepPace\Core\Scheduling\Walk\Walk;
 use Tests\Core\Scheduling\WalkShops;
 
 /* The walk works out only what a move changes; whatever it did, that is what loading all anew comes to. */

@@ -2,7 +2,7 @@
 
 declare(strict_types=1);
 
-namespace KeepPace\Core\Scheduling\Search;
+namespace KeepPace\Core\Scheduling\Walk;
 
 /**
  * Where an operation stands while a walk moves operations about, at a work centre where the rules of loading are asked.
