@@ -2,14 +2,10 @@
 
 namespace App\Books;
 
-use App\Models\Booking;
 use App\Models\Item;
 use App\Models\Move;
-use App\Models\Place;
 use App\Shop\WhoLacks;
 use Brick\Math\BigDecimal;
-use Illuminate\Support\Facades\DB;
-use KeepPace\Core\Costing\CostingRule;
 use KeepPace\Core\Costing\LayerUse;
 use KeepPace\Core\Stock\Condition;
 use KeepPace\Core\Stock\End;
@@ -25,26 +21,20 @@ final class Moves implements Book
     /** Who gets it wanted it: an order's component, a customer line that it was promised to. */
     private const WANTED = [PlaceKind::Order, PlaceKind::Customer];
 
-    /** @var list<array<string, int|string|null>> to be written at the end */
-    private array $moves = [];
-
     /** @var array<int, BigDecimal> of our own free stock what is lost to all orders, by item */
     private array $lost = [];
 
     /** @var list<array{key: StockKey, quantity: BigDecimal}> of our own what came into free stock */
     private array $came = [];
 
-    /** @var array<string, int> ids of the places that are ends of moves, by kind */
-    private array $ends = [];
-
-    private readonly Booking $booking;
-
     private readonly LockedBalances $stock;
+
+    private readonly MoveRows $rows;
 
     public function __construct(private readonly Ledger $ledger)
     {
-        $this->booking = $ledger->booking;
         $this->stock = $ledger->stock;
+        $this->rows = new MoveRows($ledger->booking, $ledger->stock->values);
     }
 
     /**
@@ -70,9 +60,11 @@ final class Moves implements Book
         $given = $value;
         [$value, $uses] = $this->valued($item, $quantity, $value, $from, $to);
         $this->quantities($item, $quantity, $from, $to);
-        $row = [...$this->row($item, $quantity, $value, $from, $to, $lot), ...($typed?->columns() ?? [])];
-        $id = $this->write($item, $row, $from, $to);
-        $this->layers($item, $id, $quantity, $value, $from, $to, $uses);
+        $id = $this->rows->add($item, $quantity, $value, $from, $to, $lot, $typed?->columns() ?? []);
+        if ($id !== null && ($from->stock === null || $to->stock === null)) {
+            $to->stock === null ?: $this->rows->layer($item, $id, $quantity, $value);
+            $this->rows->uses($id, $uses);
+        }
         if ($from->kind === PlaceKind::Outside && $to->stock?->owner === 0) {
             // standard cost: what was paid more or less than the set cost is variance at once (IAS 2.21)
             $this->variance($item, ($given ?? $value) - $value, $to->stock->lot);
@@ -133,12 +125,9 @@ final class Moves implements Book
         [$from, $to] = $cents > 0 ? [$end, End::stock($key)] : [End::stock($key), $end];
         $cents > 0 ? $this->stock->values->put($key, BigDecimal::zero(), $cents)
             : $this->stock->values->take($key, BigDecimal::zero(), -$cents, $item->label(), null);
-        $row = $this->row($item, BigDecimal::zero(), abs($cents), $from, $to, 0);
-        $id = $this->write($item, $row, $from, $to);
+        $id = $this->rows->add($item, BigDecimal::zero(), abs($cents), $from, $to);
         if ($id !== null) {
-            foreach ($this->stock->values->layers->shares($item->id, $cents, $receipts) as $use) {
-                $this->use($item, $id, $use);
-            }
+            $this->rows->change($item, $id, $this->stock->values->layers->shares($item->id, $cents, $receipts));
         }
     }
 
@@ -149,10 +138,7 @@ final class Moves implements Book
      */
     public function variance(Item $item, int $cents, int $lot = 0): void
     {
-        if ($cents !== 0) {
-            [$from, $to] = $cents > 0 ? [End::outside(), End::variance()] : [End::variance(), End::outside()];
-            $this->moves[] = $this->row($item, BigDecimal::zero(), abs($cents), $from, $to, $lot);
-        }
+        $this->rows->value($item, $cents, End::outside(), End::variance(), $lot);
     }
 
     /**
@@ -162,11 +148,7 @@ final class Moves implements Book
      */
     public function cost(Item $item, int $cents, int $order, int $purchase): void
     {
-        if ($cents !== 0) {
-            $ends = [End::outside($purchase), End::costOf($order, $purchase)];
-            [$from, $to] = $cents > 0 ? $ends : array_reverse($ends);
-            $this->moves[] = $this->row($item, BigDecimal::zero(), abs($cents), $from, $to, 0);
-        }
+        $this->rows->value($item, $cents, End::outside($purchase), End::costOf($order, $purchase));
     }
 
     /**
@@ -188,19 +170,10 @@ final class Moves implements Book
             $this->stock->values->put($to->stock, $quantity, $move->value);
         }
         $this->quantities($item, $quantity, $from, $to);
-        $row = [
-            ...$this->row($item, $quantity, $move->value, $from, $to, $move->lot_id),
-            'order_id' => $move->order_id,
-            'typed_quantity' => $move->typed_quantity,
-            'typed_unit_id' => $move->typed_unit_id,
-            'reason' => $move->reason,
-            'reverses_id' => $move->id,
-        ];
-        $id = $this->write($item, $row, $from, $to);
+        $says = MoveRows::reversing($move);
+        $id = $this->rows->add($item, $quantity, $move->value, $from, $to, $move->lot_id, $says);
         if ($id !== null) {
-            foreach ($uses as $use) {
-                $this->use($item, $id, $use);
-            }
+            $this->rows->change($item, $id, $uses);
         }
 
         return $move->value;
@@ -221,18 +194,9 @@ final class Moves implements Book
         (new MovesBack($this->ledger, $undone))->write();
     }
 
-    /** Written at the end, in bulk: an opening has thousands. */
     public function flush(): void
     {
-        // columns that say nothing on any line are left to their defaults
-        $says = [];
-        foreach ($this->moves as $row) {
-            $says += array_filter($row, fn (int|string|null $value): bool => $value !== null && $value !== '');
-        }
-        foreach (array_chunk($this->moves, 500) as $rows) {
-            DB::table('moves')->insert(array_map(fn (array $row): array => array_intersect_key($row, $says), $rows));
-        }
-        $this->moves = [];
+        $this->rows->flush();
     }
 
     private function quantities(Item $item, BigDecimal $quantity, End $from, End $to): void
@@ -267,99 +231,5 @@ final class Moves implements Book
     private static function isFree(End $end): bool
     {
         return $end->stock?->condition === Condition::Free && $end->stock->owner === 0;
-    }
-
-    /** @return array<string, int|string|null> */
-    private function row(Item $item, BigDecimal $quantity, int $value, End $from, End $to, int $lot): array
-    {
-        $key = $from->stock ?? $to->stock;
-
-        return [
-            'booking_id' => $this->booking->id,
-            'booked_on' => $this->booking->booked_on,
-            'item_id' => $item->id,
-            'lot_id' => $key === null ? $lot : $key->lot,
-            'owner_id' => $key === null ? 0 : $key->owner,
-            'from_place_id' => $this->place($from),
-            'from_condition' => ($from->stock->condition ?? Condition::Free)->value,
-            'to_place_id' => $this->place($to),
-            'to_condition' => ($to->stock->condition ?? Condition::Free)->value,
-            'quantity' => (string) $quantity,
-            'value' => $value,
-            'order_id' => $from->order ?? $to->order,
-            'component_id' => $from->component ?? $to->component,
-            'output_id' => $from->output ?? $to->output,
-            'line_id' => $from->line ?? $to->line,
-            'purchase_line_id' => $from->purchase ?? $to->purchase,
-            'typed_quantity' => null,
-            'typed_unit_id' => null,
-            'reverses_id' => null,
-            'scrap_class' => ($from->scrap ?? $to->scrap)->value ?? '',
-            'reason' => '',
-        ];
-    }
-
-    /**
-     * Moves wait for the end of the deed; those of layers are written at once, for their layers refer to them.
-     *
-     * @param  array<string, int|string|null>  $row
-     */
-    private function write(Item $item, array $row, End $from, End $to): ?int
-    {
-        $keeps = $from->stock?->owner === 0 || $to->stock?->owner === 0;
-        if ($keeps && $this->stock->values->rule($item->id) === CostingRule::FirstInFirstOut) {
-            return DB::table('moves')->insertGetId($row);
-        }
-        $this->moves[] = $row;
-
-        return null;
-    }
-
-    /** @param  list<LayerUse>  $uses */
-    private function layers(
-        Item $item,
-        ?int $move,
-        BigDecimal $quantity,
-        int $value,
-        End $from,
-        End $to,
-        array $uses,
-    ): void {
-        if ($move === null || ($from->stock !== null && $to->stock !== null)) {
-            return;
-        }
-        if ($to->stock !== null) {
-            DB::table('cost_layers')->insert([
-                'item_id' => $item->id,
-                'move_id' => $move,
-                'left_quantity' => (string) $quantity,
-                'left_value' => $value,
-            ]);
-            $this->stock->values->layers->changed($item->id);
-        }
-        foreach ($uses as $use) {
-            self::written($move, $use);
-        }
-    }
-
-    private function use(Item $item, int $move, LayerUse $use): void
-    {
-        $this->stock->values->layers->change($item->id, $use->layer, $use->quantity, $use->value);
-        self::written($move, $use);
-    }
-
-    private static function written(int $move, LayerUse $use): void
-    {
-        DB::table('layer_uses')->insert([
-            'layer_id' => $use->layer,
-            'move_id' => $move,
-            'quantity' => (string) $use->quantity,
-            'value' => $use->value,
-        ]);
-    }
-
-    private function place(End $end): int
-    {
-        return $end->stock->place ?? ($this->ends[$end->kind->value] ??= Place::end($end->kind)->id);
     }
 }

@@ -14,7 +14,7 @@ return [
         'core/Scheduling/JobShop/MachineOrders.php longestPaths()' => 1,
         'core/Scheduling/JobShop/MoveEstimate.php before()' => 1,
         'core/Scheduling/JobShop/MoveEstimate.php behind()' => 1,
-        'core/Scheduling/Loading/Loading.php onMachine()' => 1,
+        'core/Scheduling/Loading/Placing.php onMachine()' => 1,
         'core/Scheduling/Walk/Walk.php cool()' => 1,
     ],
     'deeds with six parameters or more' => [

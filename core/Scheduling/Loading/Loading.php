@@ -5,8 +5,6 @@ declare(strict_types=1);
 namespace KeepPace\Core\Scheduling\Loading;
 
 use KeepPace\Core\Scheduling\Net\Net;
-use KeepPace\Core\Scheduling\Net\UsefulMachines;
-use KeepPace\Core\Scheduling\Net\Way;
 use KeepPace\Core\Scheduling\Net\Windows;
 use KeepPace\Core\Scheduling\PlannedStep;
 use KeepPace\Core\Scheduling\Schedule;
@@ -17,13 +15,7 @@ use KeepPace\Core\Scheduling\Schedule;
  */
 final class Loading
 {
-    /** @var list<list<Machine>> by work centre */
-    private array $machines = [];
-
-    /** @var array<int, CrewBook> */
-    private array $crews = [];
-
-    private readonly Calendars $calendars;
+    private readonly Placing $placing;
 
     /** @var array<int, Place> by operation */
     private array $places = [];
@@ -47,25 +39,13 @@ final class Loading
      */
     private function __construct(
         private readonly Net $net,
-        private readonly array $was,
-        private readonly array $only,
+        array $was,
+        array $only,
         private array $loose,
     ) {
         $this->unplaced = $net->unplaced;
         $this->notes = $net->notes;
-        $ground = Ground::of($net);
-        foreach ($ground->crews as $key => $crew) {
-            $this->crews[$key] = new CrewBook($crew);
-        }
-        $this->calendars = $ground->calendars;
-        foreach ($net->centreKey as $c => $key) {
-            $centre = $net->problem->workCentres[$key];
-            $this->machines[$c] = [];
-            for ($number = 1, $useful = UsefulMachines::of($net, $c, $was); $number <= $useful; $number++) {
-                $open = $net->machineHours($c, $number);
-                $this->machines[$c][] = new Machine($c, $number, $open, $centre->familyNow[$number] ?? null);
-            }
-        }
+        $this->placing = new Placing($net, $was, $only);
         foreach ($net->step as $x => $step) {
             if ($step->started) {
                 $this->operation($x, false);
@@ -134,9 +114,8 @@ final class Loading
         $pinned = [];
         foreach ($self->places as $x => $place) {
             if ($net->step[$x]->pin !== null && ! $net->step[$x]->started) {
-                $machine = (int) array_search($place->machine, $self->machines[$place->machine->centre], true);
                 $pinned[$x] = new Pinned(
-                    $machine,
+                    $self->placing->indexOf($place->machine),
                     $place->block->start,
                     $place->block->runStart,
                     $place->block->end,
@@ -198,23 +177,13 @@ final class Loading
         if (isset($this->out[$x]) || ! $this->hasAllBefore($x)) {
             return;
         }
-        [$ready, $lasts] = $this->arrivals($x);
+        $arrival = $this->arrival($x);
         if ($this->net->centre[$x] < 0) {
-            $lead = $this->net->lead[$x];
-            $end = $lead === null ? $ready + $this->net->work[$x] : $lead->finish($ready, $this->net->work[$x]);
-            $end >= Windows::NEVER
-                ? $this->fail($x, 'its supplier works no more')
-                : ($this->outside[$x] = [$ready, $end]);
-            if (isset($this->outside[$x])) {
-                $this->out[$x] = $this->net->out($x, $end);
-            }
+            $this->sendOut($x, $arrival->ready);
 
             return;
         }
-        $pin = $this->net->step[$x]->pin;
-        $place = isset($this->places[$x]) ? $this->pinned($x, $ready, $lasts)
-            : ($pin === null ? $this->best($x, $ready, $lasts, $gaps, 0)
-                : $this->best($x, $ready, $lasts, $gaps, max(0, $pin->start - $this->net->origin), $pin->machine));
+        $place = isset($this->places[$x]) ? $this->pinned($x, $arrival) : $this->where($x, $arrival, $gaps);
         if ($place === null) {
             $centre = $this->net->problem->workCentres[$this->net->centreKey[$this->net->centre[$x]]];
             $this->fail($x, "{$centre->name} has no open time ahead for the {$this->net->work[$x]} minutes it needs");
@@ -223,6 +192,29 @@ final class Loading
         }
         $this->put($x, $place, ! $gaps);
         $this->out[$x] = $this->net->out($x, $place->block->end, $place->machine->centre);
+    }
+
+    private function sendOut(int $x, int $ready): void
+    {
+        $lead = $this->net->lead[$x];
+        $end = $lead === null ? $ready + $this->net->work[$x] : $lead->finish($ready, $this->net->work[$x]);
+        if ($end >= Windows::NEVER) {
+            $this->fail($x, 'its supplier works no more');
+
+            return;
+        }
+        $this->outside[$x] = [$ready, $end];
+        $this->out[$x] = $this->net->out($x, $end);
+    }
+
+    /** A pinned one on its machine and not before its time; any other where it ends soonest. */
+    private function where(int $x, Arrival $arrival, bool $gaps): ?Place
+    {
+        $pin = $this->net->step[$x]->pin;
+
+        return $pin === null
+            ? $this->placing->best($x, $arrival, $gaps)
+            : $this->placing->best($x, $arrival, $gaps, max(0, $pin->start - $this->net->origin), $pin->machine);
     }
 
     private function put(int $x, Place $place, bool $behind): void
@@ -235,15 +227,8 @@ final class Loading
         if ($place->times === null) {
             $place->block->room -= $this->net->step[$x]->size;
         }
-        if ($already || $place->times === null) {
-            return;
-        }
-        $place->machine->add($place->block);
-        $block = $place->block;
-        foreach ($place->times->uses as $use) {
-            if ($block->crewing !== null && isset($this->crews[$block->crewing->crew])) {
-                $this->crews[$block->crewing->crew]->take($use, $block->crewing->qualification);
-            }
+        if (! $already && $place->times !== null) {
+            $this->placing->take($place->block, $place->machine, $place->times);
         }
     }
 
@@ -265,12 +250,7 @@ final class Loading
         return true;
     }
 
-    /**
-     * When it may begin; and of steps that pass on parts, when the last part comes and how long that takes here.
-     *
-     * @return array{int, list<array{int, int}>}
-     */
-    private function arrivals(int $x): array
+    private function arrival(int $x): Arrival
     {
         $ready = $this->net->release[$x];
         $lasts = [];
@@ -291,17 +271,18 @@ final class Loading
             $lasts[] = [$this->out[$y], $pass->last];
         }
 
-        return [$ready, $lasts];
+        return new Arrival($ready, $lasts);
     }
 
     /** When its first part is through; its end where it passes none on. */
     private function firstOut(int $x, Place $place): int
     {
         $block = $place->block;
-        $open = $this->opens($place->machine, new Way($place->machine->centre, 0, 0, $block->crewing))[1];
         $pass = $this->net->step[$x]->passOn;
 
-        return $pass === null ? $block->end : min($block->end, $open->finish($block->runStart, $pass->first));
+        return $pass === null
+            ? $block->end
+            : min($block->end, $this->placing->runHours($place)->finish($block->runStart, $pass->first));
     }
 
     private function fail(int $x, string $why): void
@@ -310,201 +291,28 @@ final class Loading
         $this->unplaced[$job->id] ??= "{$job->name}: {$why}.";
     }
 
-    /**
-     * @param  list<array{int, int}>  $lasts
-     * @param  int|null  $only  on this machine of the work centre of the routing
-     */
-    private function best(int $x, int $ready, array $lasts, bool $gaps, int $notBefore, ?int $only = null): ?Place
-    {
-        $kept = $only === null ? $this->kept($x) : null;
-        $best = null;
-        foreach ($this->net->ways[$x] as $n => $way) {
-            if ($n !== ($this->only[$x] ?? $n)) {
-                continue;
-            }
-            foreach ($this->machines[$way->centre] as $machine) {
-                if (
-                    ($kept === null || $kept === $machine)
-                    && ($only === null || ($n === 0 && $machine->number === $only))
-                ) {
-                    $place = $this->onMachine($x, $way, $machine, $ready, $lasts, $gaps, $notBefore);
-                    if ($place !== null && $place->isBetterThan($best)) {
-                        $best = $place;
-                    }
-                }
-            }
-        }
-
-        return $best;
-    }
-
-    /** The machine it keeps, if that is there and can still do it. */
-    private function kept(int $x): ?Machine
-    {
-        $was = $this->was[$this->net->step[$x]->id] ?? null;
-        if ($was === null || $was->machine === null) {
-            return null;
-        }
-        foreach ($this->net->ways[$x] as $way) {
-            if (($was->workCentre ?? $this->net->step[$x]->workCentre) === $this->net->centreKey[$way->centre]) {
-                return $this->machines[$way->centre][$was->machine - 1] ?? null;
-            }
-        }
-
-        return null;
-    }
-
-    /** @param  list<array{int, int}>  $lasts */
-    private function onMachine(
-        int $x,
-        Way $way,
-        Machine $machine,
-        int $ready,
-        array $lasts,
-        bool $gaps,
-        int $notBefore,
-    ): ?Place {
-        $step = $this->net->step[$x];
-        $centre = $this->net->problem->workCentres[$this->net->centreKey[$way->centre]];
-        [$setupOpen, $runOpen] = $this->opens($machine, $way);
-        $atLeast = 0;
-        foreach ($lasts as [$out, $minutes]) {
-            $atLeast = max($atLeast, $runOpen->finish($out, $minutes));
-        }
-        $floor = max($notBefore, $gaps ? 0 : $machine->floor);
-        $ahead = ! $step->setupNeedsMaterial && ($way->setup > 0 || $centre->changeovers !== null);
-        $low = max(
-            $floor,
-            ! $ahead ? $ready : ($centre->changeovers !== null ? 0 : $setupOpen->startFor($ready, $way->setup)),
-        );
-        $best = $centre->batch > 0 && $step->pin === null
-                ? $this->join($step->family, $step->size, $way, $machine, $ready, $atLeast, $ahead)
-                : null;
-        $crew = $way->crewing === null ? null : $this->crews[$way->crewing->crew] ?? null;
-        for ($i = $machine->firstEndingAfter($low), $count = count($machine->blocks); $i <= $count; $i++) {
-            $previous = $machine->blocks[$i - 1] ?? null;
-            $next = $machine->blocks[$i] ?? null;
-            $from = max($floor, $previous->end ?? 0);
-            if ($next !== null && $next->start <= max($from, $low)) {
-                continue;
-            }
-            $family = $centre->changeovers === null ? null : $machine->familyBefore($i);
-            $change = $step->started ? 0 : $centre->changeovers?->between($family, $step->family) ?? 0;
-            $times = Times::of(
-                $step,
-                $way,
-                $way->setup + $change,
-                $from,
-                $ready,
-                $atLeast,
-                $setupOpen,
-                $runOpen,
-                $crew,
-            );
-            if ($times === null && $centre->changeovers === null) {
-                break;
-            }
-            if ($times === null) {
-                continue; // behind another family it may be set up for sooner, and fit a shift
-            }
-            if (
-                $next === null
-                || ($times->end <= $next->start
-                    && $machine->leavesSetup($i, $centre->changeovers, $step->family ?? $family))
-            ) {
-                $place = new Place(
-                    $machine,
-                    new Block(
-                        $x,
-                        $times->start,
-                        $times->setupEnd,
-                        $times->runStart,
-                        $times->end,
-                        $way->setup + $change,
-                        $way->run,
-                        $change,
-                        $step->family,
-                        $way->crewing,
-                        max(0, $centre->batch - $step->size),
-                    ),
-                    $from,
-                    $times,
-                );
-
-                return $place->isBetterThan($best) ? $place : $best;
-            }
-            if ($centre->changeovers === null) {
-                $low = max($low, $times->start); // people come no sooner for a gap before that
-            }
-        }
-
-        return $best;
-    }
-
-    private function join(
-        ?string $family,
-        int $size,
-        Way $way,
-        Machine $machine,
-        int $ready,
-        int $atLeast,
-        bool $ahead,
-    ): ?Place {
-        for ($i = $machine->firstEndingAfter($ready), $count = count($machine->blocks); $i < $count; $i++) {
-            $block = $machine->blocks[$i];
-            if (
-                $block->room >= $size
-                && $block->family === $family
-                && ($ahead ? $block->runStart : $block->start) >= $ready
-                && $block->end >= $atLeast
-                && $block->run >= $way->run
-                && $block->setup >= $way->setup
-                && ($block->crewing === null ? $way->crewing === null : $block->crewing->isLike($way->crewing))
-            ) {
-                return new Place($machine, $block, $block->start, null);
-            }
-        }
-
-        return null;
-    }
-
-    /** @return array{Windows, Windows} for the setup, for the run */
-    private function opens(Machine $machine, Way $way): array
-    {
-        $need = $way->crewing;
-
-        return $need === null ? [$machine->open, $machine->open]
-            : [$this->calendars->of($machine->open, $need->crew, $need->setup, $need->qualification),
-                $this->calendars->of($machine->open, $need->crew, $need->run, $need->qualification)];
-    }
-
     /** Keeps the place of a pinned operation before any other is loaded. */
     private function pin(int $x): void
     {
         $pin = $this->net->step[$x]->pin;
-        $place = $pin === null ? null : $this->best($x, max(0, $pin->start - $this->net->origin), [], true,
-            max(0, $pin->start - $this->net->origin), $pin->machine);
+        $place = $pin === null
+            ? null
+            : $this->where($x, new Arrival(max(0, $pin->start - $this->net->origin)), true);
         if ($place !== null) {
             $this->put($x, $place, false);
         }
     }
 
-    /**
-     * A pinned operation stands where it is pinned, unless what it needs comes later.
-     *
-     * @param  list<array{int, int}>  $lasts
-     */
-    private function pinned(int $x, int $ready, array $lasts): Place
+    /** A pinned operation stands where it is pinned, unless what it needs comes later. */
+    private function pinned(int $x, Arrival $arrival): Place
     {
         $place = $this->places[$x];
-        $atLeast = 0;
-        foreach ($lasts as [$out, $minutes]) {
-            $atLeast = max($atLeast, $place->machine->open->finish($out, $minutes));
+        if (
+            $this->neededBy($x, $place->block) < $arrival->ready
+            || $place->block->end < $arrival->atLeast($place->machine->open)
+        ) {
+            $this->loose[$x] = true;
         }
-        if ($this->neededBy($x, $place->block) >= $ready && $place->block->end >= $atLeast) {
-            return $place;
-        }
-        $this->loose[$x] = true;
 
         return $place;
     }
