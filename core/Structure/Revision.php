@@ -42,7 +42,7 @@ final readonly class Revision
     }
 
     /**
-     * What a new revision is called: the letter or number after the last.
+     * What a new revision is called: the letter after the last, or the number it ends with counted on.
      *
      * @param  list<string>  $taken  revisions there are, the last one last
      */
@@ -54,13 +54,25 @@ final readonly class Revision
         do {
             $code = match (true) {
                 $code === '' => 'A',
-                // PHP counts letters and numbers on: Z to AA, 9 to 10, A9 to B0
-                preg_match('/^[A-Z]{1,11}$|^[0-9]{1,11}$|^[A-Z]{1,5}[0-9]{1,5}$/D', $code) === 1 => (string) ++$code,
-                default => mb_substr($last, 0, self::LENGTH - strlen((string) ++$behind)).$behind,
+                // PHP counts letters on: Z to AA; three are a word
+                preg_match('/^[A-Z]{1,2}$/D', $code) === 1 => (string) ++$code,
+                default => self::countedOn($code)
+                    ?? mb_substr($last, 0, self::LENGTH - strlen((string) ++$behind)).$behind,
             };
         } while (in_array($code, $known, true));
 
         return $code;
+    }
+
+    /** 9 to 10, 08 to 09, R9 to R10, 2026-11 to 2026-12; null = it ends with no number, or would be too long. */
+    private static function countedOn(string $code): ?string
+    {
+        if (preg_match('/^(.*?)([0-9]{1,9})$/Du', $code, $parts) !== 1) {
+            return null;
+        }
+        $next = $parts[1].str_pad((string) ((int) $parts[2] + 1), strlen($parts[2]), '0', STR_PAD_LEFT);
+
+        return mb_strlen($next) > self::LENGTH ? null : $next;
     }
 
     /** @return array{string, string, int} */

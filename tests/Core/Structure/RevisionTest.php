@@ -35,6 +35,12 @@ it('calls a new revision by what follows the last', function (array $taken, stri
     [['Z'], 'AA'],
     [['9'], '10'],
     [['A', 'C', 'B'], 'D'],
-    [['A9'], 'B0'],
-    [['2026-11'], '2026-112'],
+    [['08'], '09'],
+    [['A9'], 'A10'],
+    [['R99'], 'R100'],
+    [['2026-11'], '2026-12'],
+    [['2026-112'], '2026-113'],
+    [['first'], 'FIRST2'],
+    [['first issue'], 'FIRST ISSUE2'],
+    [['ISSUE-ONE-99'], 'ISSUE-ONE-92'], // 100 would be too long
 ]);
