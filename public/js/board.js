@@ -125,11 +125,13 @@
         lay() {
             const { from, to, quiet } = this.data;
             const width = this.scroller.clientWidth - LABELS;
-            this.axis = new BoardAxis(from, to, this.fold ? quiet : [], this.span(), width);
+            // what is planned fills the board: a plan of five weeks is not drawn as wide as a quarter would be
+            const hours = Math.min(this.span(), (to - from) / 60);
+            this.axis = new BoardAxis(from, to, this.fold ? quiet : [], hours, width);
             const rows = new BoardRows(this);
             Object.assign(this, { rows: rows.rows, byRow: rows.byRow, doneByRow: rows.done, outTop: rows.outTop });
             this.height = rows.height;
-            this.width = this.x(to) + 40;
+            this.width = Math.max(width, this.x(to));
             this.field.style.width = `${LABELS + this.width}px`;
             this.field.style.height = `${HEAD + this.height}px`;
             this.marks.labelled = null;

@@ -223,6 +223,12 @@ it('folds nights so that a week shows work, unfolds them, and finds each minute 
     expect($script($back))->toBe(0)
         ->and($script("{$open} return b.x(to) - b.x(from);"))->toBeLessThan(0.6 * $wide);
     $browser->driver->wait(10, 40)->until(fn (): bool => str_contains($browser->driver->getCurrentURL(), 'fold=0'));
+    // a plan that ends before the quarter does fills the board all the same, folded and not
+    $ends = 'return Math.round(b.x(b.data.to) - b.paint.canvas.clientWidth)';
+    foreach (['0', '1'] as $fold) {
+        $browser->visit("/board?zoom=quarter&fold={$fold}")->see('Laser cutting');
+        expect(abs($script($ends)))->toBeLessThanOrEqual(2);
+    }
     // the load alone has no bars to drag
     $browser->visit('/board?by=load&zoom=quarter')->see('Over the line is more than there is');
     expect($script('return b.bars.every((bar) => !bar.row) && b.rows.length === 0'))->toBeTrue();
