@@ -9,7 +9,6 @@ use KeepPace\Core\Scheduling\Loading\Ground;
 use KeepPace\Core\Scheduling\Loading\Pinned;
 use KeepPace\Core\Scheduling\Loading\Times;
 use KeepPace\Core\Scheduling\Net\Net;
-use KeepPace\Core\Scheduling\Net\Windows;
 
 /**
  * A linear order by simulating the shop: no machine idles while an operation waits for it, and a rule says which goes
@@ -21,21 +20,6 @@ final class Dispatch
 {
     /** What is pinned further ahead than that keeps no machine from what comes before it: minutes. */
     private const SOON = 240;
-
-    /** @var array<int, int> by operation: usual elapsed minutes from its start until what waits for it can begin */
-    private array $span = [];
-
-    /** @var array<int, int> by operation: the latest end by which nothing becomes late */
-    private array $latest = [];
-
-    /** @var array<int, int> by operation: the greatest weight of what hangs on it */
-    private array $weight = [];
-
-    /** @var array<int, int> by operation: usual elapsed minutes to the end of what hangs on it */
-    private array $left = [];
-
-    /** @var array<int, int> by operation: the best rank of what hangs on it */
-    private array $rank = [];
 
     /** @var array<int, list<int>> by work centre: operations whose time has come, or is known */
     private array $waiting = [];
@@ -70,6 +54,8 @@ final class Dispatch
     /** @var array<int, int> by operation: when it begins */
     private array $began = [];
 
+    private readonly Urgency $urgency;
+
     /** Elapsed minutes of slack at which an operation is felt a third as urgent. */
     private float $felt;
 
@@ -89,8 +75,8 @@ final class Dispatch
         }
         $this->pins = Ground::pins($net);
         $this->crews();
-        $this->measure();
-        $this->felt = max(1.0, $this->lookAhead * array_sum($this->span) / max(1, $net->count));
+        $this->urgency = Urgency::of($net);
+        $this->felt = max(1.0, $this->lookAhead * $this->urgency->usualSpan());
     }
 
     /**
@@ -326,16 +312,17 @@ final class Dispatch
 
     private function key(int $x, int $time): float
     {
-        $slack = $this->latest[$x] - $time - $this->span[$x];
+        $of = $this->urgency;
+        $slack = $of->latest[$x] - $time - $of->span[$x];
 
         return match ($this->rule) {
-            Rule::Rank => -$this->rank[$x] * 1e10 - $this->latest[$x],
-            Rule::DueDate => -$this->latest[$x],
+            Rule::Rank => -$of->rank[$x] * 1e10 - $of->latest[$x],
+            Rule::DueDate => -$of->latest[$x],
             Rule::Slack => -$slack,
-            Rule::CriticalRatio => -($slack + $this->left[$x]) / $this->left[$x],
+            Rule::CriticalRatio => -($slack + $of->left[$x]) / $of->left[$x],
             Rule::Shortest => -$this->net->work[$x],
-            Rule::TardinessCost => ($this->factor[$this->net->job[$x]] ?? 1.0) * $this->weight[$x]
-                / ($this->span[$x] + $this->changeover($x)) * exp(-max(0, $slack) / $this->felt),
+            Rule::TardinessCost => ($this->factor[$this->net->job[$x]] ?? 1.0) * $of->weight[$x]
+                / ($of->span[$x] + $this->changeover($x)) * exp(-max(0, $slack) / $this->felt),
         };
     }
 
@@ -344,36 +331,5 @@ final class Dispatch
         $family = $this->net->step[$x]->family;
 
         return $family === null ? 0 : $this->lanes[$this->net->centre[$x]]->changeover($family);
-    }
-
-    private function measure(): void
-    {
-        $net = $this->net;
-        $stretch = [];
-        foreach ($net->open as $c => $open) {
-            $stretch[$c] = $open->stretch();
-        }
-        for ($x = $net->count - 1; $x >= 0; $x--) {
-            $step = $net->step[$x];
-            $job = $net->job[$x];
-            $centre = $net->centre[$x];
-            $this->span[$x] =
-                (int) round($net->work[$x] * ($centre < 0 ? 1.0 : $stretch[$centre])) + $step->wait + $step->move;
-            $ends = in_array($x, $net->tails[$job], true);
-            $this->latest[$x] = $ends ? $net->due[$job] : Windows::NEVER * 4;
-            $this->weight[$x] = $ends && $net->due[$job] < Windows::NEVER ? max(1, $net->jobs[$job]->weight) : 1;
-            $this->rank[$x] = $net->jobs[$job]->rank;
-            $this->left[$x] = 0;
-            foreach ($net->after[$x] as $y) {
-                $this->latest[$x] = min($this->latest[$x], $this->latest[$y] - $this->span[$y]);
-                $this->weight[$x] = max($this->weight[$x], $this->weight[$y]);
-                $this->rank[$x] = min($this->rank[$x], $this->rank[$y]);
-                $this->left[$x] = max($this->left[$x], $this->left[$y]);
-            }
-            $this->left[$x] += $this->span[$x];
-        }
-        foreach (['span', 'latest', 'weight', 'left', 'rank'] as $list) {
-            ksort($this->{$list});
-        }
     }
 }
