@@ -361,6 +361,15 @@ class BoardPaint {
         ink.fillText(`${board.hours(load)} of ${board.hours(capacity)}`, at + 3, y + 28);
     }
 
+    /* A day as there is room for it: 'Mon 14 Dec', 'Mon 14', or its number below it. */
+    day(name, x, room) {
+        const [weekday, number] = name.split(' ');
+        const narrow = room < 48;
+        this.ink.font = '600 12px Figures, sans-serif';
+        this.ink.fillText(narrow ? weekday : room < 72 ? `${weekday} ${number}` : name, x, 15);
+        if (narrow) this.ink.fillText(number, x, 31);
+    }
+
     heads() {
         const { ink, color, board } = this,
             { HEAD } = BoardPaint,
@@ -378,10 +387,8 @@ class BoardPaint {
             if (far ? board.weekday(minute) === 1 : this.x(next) - x > 24) {
                 this.line(Math.round(x) + 0.5, 4, Math.round(x) + 0.5, HEAD, '#18222f70');
                 ink.fillStyle = color.ink;
-                ink.font = '600 12px Figures, sans-serif';
-                const name = board.dayNameOf(minute);
-                const says = !far && this.x(next) - x < 72 ? name.replace(/ \S+$/, '') : name;
-                ink.fillText(says, Math.max(x + 4, Math.min(4, this.x(next) - 70)), 15);
+                const at = Math.max(x + 4, Math.min(4, this.x(next) - 70));
+                this.day(board.dayNameOf(minute), at, far ? Infinity : this.x(next) - x);
             }
             if (far || !every) return;
             ink.fillStyle = color.ink2;

@@ -124,16 +124,17 @@
 
         lay() {
             const { from, to, quiet } = this.data;
+            const rows = new BoardRows(this);
+            Object.assign(this, { rows: rows.rows, byRow: rows.byRow, doneByRow: rows.done, outTop: rows.outTop });
+            this.height = rows.height;
+            this.field.style.height = `${HEAD + this.height}px`;
+            // measured when the rows are there, and with them what they are scrolled by
             const width = this.scroller.clientWidth - LABELS;
             // what is planned fills the board: a plan of five weeks is not drawn as wide as a quarter would be
             const hours = Math.min(this.span(), (to - from) / 60);
             this.axis = new BoardAxis(from, to, this.fold ? quiet : [], hours, width);
-            const rows = new BoardRows(this);
-            Object.assign(this, { rows: rows.rows, byRow: rows.byRow, doneByRow: rows.done, outTop: rows.outTop });
-            this.height = rows.height;
             this.width = Math.max(width, this.x(to));
             this.field.style.width = `${LABELS + this.width}px`;
-            this.field.style.height = `${HEAD + this.height}px`;
             this.marks.labelled = null;
             this.markZoom();
         }
