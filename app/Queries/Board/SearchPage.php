@@ -100,6 +100,13 @@ final readonly class SearchPage
         return $this->late->filter(fn (ComparedOrder $order): bool => $order->after > 0)->count();
     }
 
+    /** It found nothing, and orders are late all the same: what keeps them is not the sequence alone. */
+    public function needsCures(): bool
+    {
+        return ! $this->search->isUnderWay() && ! $this->search->isBroken() && $this->search->planId === null
+            && $this->lateNow() > 0;
+    }
+
     /** @return array<int, int> open minutes by order */
     private static function minutes(?string $json): array
     {

@@ -37,6 +37,8 @@
                 See on the board what moves</a>
             <a class="btn btn-quiet" href="{{ route('plans.show', $page->search->planId) }}">
                 Compare with the live plan, let it go live</a>
+        @elseif ($page->needsCures())
+            <a class="btn btn-act" href="{{ route('late.index') }}">Why each is late, and what would help</a>
         @endif
     </div>
     <div class="halves">

@@ -94,6 +94,21 @@ it('is asked again while it runs, can be stopped by who plans, and offers nothin
     $this->get('/searches/'.($id + 1))->assertNotFound();
 });
 
+it('leads on to what would help where orders stay late whatever their sequence', function () {
+    Queue::fake();
+    $late = $this->shop->order('TRAY-40', '10', '2026-11-02');
+    $this->actingAs($this->shop->as(Role::Planner))->post('/plans/search', ['token' => 's', 'seconds' => '2']);
+    $id = LastSearch::find()->id;
+    $this->get("/searches/{$id}")->assertDontSee('what would help');
+    (new RunSearch($id))->handle(app(WhatIf::class));
+    expect(SearchPage::of($id)->lateNow())->toBe(1);
+    $this->get("/searches/{$id}")
+        ->assertSee('No better plan found')
+        ->assertSee('Why each is late, and what would help')
+        ->assertSee(route('late.index'));
+    $this->get('/late')->assertSee($late->number);
+});
+
 it('says first, by customer, which promise already told it breaks', function () {
     $sold = $this->shop->customerOrder(['TRAY-40' => '30'], '2026-12-18');
     $this->shop->cover($sold);
