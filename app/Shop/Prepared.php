@@ -5,12 +5,13 @@ namespace App\Shop;
 use App\Reading\Row;
 use Illuminate\Database\Query\Builder;
 use Illuminate\Support\Facades\DB;
+use KeepPace\Core\Scheduling\Plan\SetFor;
 use KeepPace\Core\Scheduling\PlannedStep;
 use KeepPace\Core\Scheduling\Problem;
 
 /**
- * Steps somebody already relies on: parts are issued to them, or they begin so soon that people were told. A search
- * may move them, at a higher price.
+ * Steps somebody already relies on: parts are issued to them, tools are set for them, or they begin so soon that people
+ * were told. A search may move them, at a higher price.
  */
 final class Prepared
 {
@@ -23,7 +24,7 @@ final class Prepared
      */
     public static function steps(Problem $problem, array $plan): array
     {
-        $prepared = array_fill_keys(self::withParts(), true);
+        $prepared = array_fill_keys([...self::withParts(), ...SetFor::steps($problem, $plan)], true);
         foreach ($plan as $id => $at) {
             $centre = $problem->workCentres[$at->workCentre ?? 0] ?? null;
             $until = $centre === null

@@ -9,7 +9,7 @@ use KeepPace\Core\Scheduling\PlannedStep;
 
 /**
  * What it costs to move a step from where the plan has it. People have begun to rely on some: parts are picked for
- * them, or they were told for the shift after this one; these count as moved three times.
+ * them, tools are set, or they were told for the shift after this one; these count as moved three times.
  */
 final readonly class MovePrice
 {
