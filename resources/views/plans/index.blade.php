@@ -12,8 +12,9 @@
             <x-field name="seed" label="Seed" value="1" class="n" inputmode="numeric" />
             <button class="btn btn-act align-self-end">Search a better plan</button>
             <span class="sub align-self-end">
-                What runs, and what begins in the running shift, stays. The live plan stays too, until you take what was
-                found.
+                What runs, and what begins in the running shift, stays. A step whose parts are picked, whose tools are
+                set or that people were told of counts as moved three times. The live plan stays too, until you take
+                what was found.
             </span>
         </x-form>
     @endcan
