@@ -361,10 +361,10 @@ class BoardPaint {
         ink.fillText(`${board.hours(load)} of ${board.hours(capacity)}`, at + 3, y + 28);
     }
 
-    /* A day as there is room for it: 'Mon 14 Dec', 'Mon 14', or its number below it. */
-    day(name, x, room) {
+    /* A day as there is room for it: 'Mon 14 Dec', 'Mon 14', or its number below it where no hours stand. */
+    day(name, x, room, hasHours) {
         const [weekday, number] = name.split(' ');
-        const narrow = room < 48;
+        const narrow = room < 48 && !hasHours;
         this.ink.font = '600 12px Figures, sans-serif';
         this.ink.fillText(narrow ? weekday : room < 72 ? `${weekday} ${number}` : name, x, 15);
         if (narrow) this.ink.fillText(number, x, 31);
@@ -388,7 +388,7 @@ class BoardPaint {
                 this.line(Math.round(x) + 0.5, 4, Math.round(x) + 0.5, HEAD, '#18222f70');
                 ink.fillStyle = color.ink;
                 const at = Math.max(x + 4, Math.min(4, this.x(next) - 70));
-                this.day(board.dayNameOf(minute), at, far ? Infinity : this.x(next) - x);
+                this.day(board.dayNameOf(minute), at, far ? Infinity : this.x(next) - x, Boolean(every));
             }
             if (far || !every) return;
             ink.fillStyle = color.ink2;
