@@ -102,10 +102,4 @@ final class Facts
             $this->isPlainOut[] = $step->wait === 0 && $step->move === 0;
         }
     }
-
-    /** When what waits for an operation may begin. */
-    public function out(int $x, int $end, int $centre): int
-    {
-        return $this->isPlainOut[$x] ? $end : $this->net->out($x, $end, $centre);
-    }
 }

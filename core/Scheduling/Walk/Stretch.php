@@ -20,10 +20,4 @@ final class Stretch
         public ?OtherWay $other = null,
     ) {
     }
-
-    /** Its last place. */
-    public function to(): int
-    {
-        return $this->from + count($this->order) - 1;
-    }
 }

@@ -71,7 +71,7 @@ final class Walk
         [$net, $shop, $flat] = [$facts->net, $facts->shop, $facts->flat];
         $standing = $people?->standing;
         $standing?->clear();
-        // what stays as it is; one by one, or PHP no longer knows numbers to be numbers
+        // what stays as it is
         $count = $net->count;
         $wide = $facts->wide;
         $buckets = $flat->buckets;
@@ -146,7 +146,7 @@ final class Walk
         $best = $at;
         $bestWay = $way;
         $forced = -1; // the operation that changes its way
-        $wayWas = $goal = 0;
+        $wayWas = 0;
         $bestCost = $bestFlow = PHP_INT_MAX;
         $done = -1;
         for ($i = -1; $i < $iterations; $i++) {
@@ -311,10 +311,10 @@ final class Walk
                         $rest[$c] = $behind[$x];
                     }
                 }
-                $forced = $goal = -1;
+                $forced = $left = -1;
                 if ($other !== null) {
                     $forced = $other->operation;
-                    $goal = $centre[$forced];
+                    $left = $centre[$forced];
                     $c = $other->choice[0];
                     if ($seen[$c] !== $stamp) {
                         $last[$c] = $other->prior;
@@ -373,10 +373,10 @@ final class Walk
                         }
                     }
                 }
-                if ($goal >= 0) {
+                if ($left >= 0) {
                     // where it stood: what was ahead of it there and what was behind
-                    $y = $last[$goal];
-                    $x = $rest[$goal];
+                    $y = $last[$left];
+                    $x = $rest[$left];
                     if ($y >= 0 && $behind[$y] !== $x) {
                         $logBehind[$behindChanges] = $y;
                         $logBehindWas[$behindChanges++] = $behind[$y];
