@@ -8,7 +8,6 @@ use App\Actions\Import\ImportRefused;
 use App\Books\JustBooked;
 use App\Models\Person;
 use Illuminate\Console\Command;
-use KeepPace\Core\Naming\Code;
 
 /** The importer from the command line. */
 class ImportFiles extends Command
@@ -29,7 +28,7 @@ class ImportFiles extends Command
 
             return self::FAILURE;
         }
-        $by = Person::query()->firstWhere('login_key', Code::keyOf($this->optionText('as')));
+        $by = Person::withLogin($this->optionText('as'));
         if ($by === null || ! $by->may(Deed::Import)) {
             $this->error("{$this->optionText('as')} is nobody who may import files.");
 

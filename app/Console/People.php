@@ -13,7 +13,6 @@ use App\Books\Signed;
 use App\Models\Person;
 use Illuminate\Console\Command;
 use Illuminate\Support\Str;
-use KeepPace\Core\Naming\Code;
 use KeepPace\Core\Refusal;
 use KeepPace\Core\Refused;
 
@@ -92,7 +91,7 @@ class People extends Command
 
     private function change(ChangePerson $change, string $do): int
     {
-        $user = Person::query()->firstWhere('login_key', Code::keyOf($this->argumentText('login')));
+        $user = Person::withLogin($this->argumentText('login'));
         // what is done on the command line is booked for whoever may do it on the page
         $by = $this->whoCan($user);
         if ($user === null || $by === null) {

@@ -60,4 +60,10 @@ class Attachment extends Model
     {
         return ['kind' => AttachmentKind::class];
     }
+
+    /** One that was not taken off. */
+    public static function hanging(int $id): self
+    {
+        return self::query()->with('file')->whereNull('taken_off_id')->findOrFail($id);
+    }
 }

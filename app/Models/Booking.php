@@ -154,4 +154,10 @@ class Booking extends Model
     {
         return $this->hasMany(TieEntry::class);
     }
+
+    /** What took it back; null = nothing did. */
+    public function reversal(): ?self
+    {
+        return self::query()->firstWhere('reverses_id', $this->id);
+    }
 }

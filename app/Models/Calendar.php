@@ -2,8 +2,10 @@
 
 namespace App\Models;
 
+use App\Models\Concerns\HasCode;
 use Illuminate\Database\Eloquent\Model;
 use Illuminate\Database\Eloquent\Relations\HasMany;
+use Illuminate\Support\Collection;
 use KeepPace\Core\Calendar\DayException;
 use KeepPace\Core\Calendar\Shift as CoreShift;
 use KeepPace\Core\Calendar\WorkingCalendar;
@@ -19,6 +21,8 @@ use KeepPace\Core\Calendar\WorkingCalendar;
  */
 class Calendar extends Model
 {
+    use HasCode;
+
     public $timestamps = false;
 
     protected $table = 'calendars';
@@ -55,5 +59,11 @@ class Calendar extends Model
             ),
             array_values($this->days->map(fn (CalendarDay $day): DayException => $day->toCore())->all()),
         );
+    }
+
+    /** @return Collection<int|string, string> codes by id, to choose from */
+    public static function offered(): Collection
+    {
+        return self::query()->orderBy('code')->pluck('code', 'id');
     }
 }

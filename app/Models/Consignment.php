@@ -52,4 +52,10 @@ class Consignment extends Model
 
         return $relation;
     }
+
+    /** What a booking sent out, however often its form was sent. */
+    public static function sentBy(Booking $booking): self
+    {
+        return self::query()->where('booking_id', $booking->id)->firstOrFail();
+    }
 }

@@ -2,8 +2,8 @@
 
 namespace App\Models;
 
+use App\Models\Concerns\HasCode;
 use Illuminate\Database\Eloquent\Model;
-use KeepPace\Core\Naming\Code;
 
 /**
  * What is set up alike.
@@ -13,6 +13,8 @@ use KeepPace\Core\Naming\Code;
  */
 class Family extends Model
 {
+    use HasCode;
+
     public $timestamps = false;
 
     protected $table = 'families';
@@ -22,6 +24,6 @@ class Family extends Model
     /** The one that is called so; the first who names it calls it into being. */
     public static function called(string $code): self
     {
-        return self::query()->firstWhere('code_key', Code::keyOf($code)) ?? self::query()->create(['code' => $code]);
+        return self::coded($code) ?? self::query()->create(['code' => $code]);
     }
 }

@@ -2,6 +2,7 @@
 
 namespace App\Models;
 
+use App\Models\Concerns\HasNumber;
 use Brick\Math\BigDecimal;
 use Illuminate\Database\Eloquent\Model;
 use Illuminate\Database\Eloquent\Relations\BelongsTo;
@@ -63,6 +64,8 @@ use KeepPace\Core\Structure\ItemKind;
  */
 class Item extends Model
 {
+    use HasNumber;
+
     /** How numbers begin of items that only say how what is bought by words is counted. */
     public const BY_WORDS = 'BY-WORDS-';
 

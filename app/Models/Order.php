@@ -2,6 +2,7 @@
 
 namespace App\Models;
 
+use App\Models\Concerns\HasNumber;
 use Brick\Math\BigDecimal;
 use Illuminate\Database\Eloquent\Builder;
 use Illuminate\Database\Eloquent\Model;
@@ -56,6 +57,8 @@ use KeepPace\Core\Planning\WillGive;
  */
 class Order extends Model
 {
+    use HasNumber;
+
     protected $table = 'orders';
 
     protected $guarded = [];

@@ -2,8 +2,10 @@
 
 namespace App\Models;
 
+use App\Models\Concerns\HasNumber;
 use Illuminate\Database\Eloquent\Model;
 use Illuminate\Database\Eloquent\Relations\HasMany;
+use Illuminate\Support\Collection;
 
 /**
  * Somebody who deals with us: a customer or a supplier.
@@ -20,6 +22,8 @@ use Illuminate\Database\Eloquent\Relations\HasMany;
  */
 abstract class Partner extends Model
 {
+    use HasNumber;
+
     public $timestamps = false;
 
     protected $guarded = [];
@@ -43,5 +47,17 @@ abstract class Partner extends Model
     protected function casts(): array
     {
         return ['retired_at' => 'immutable_datetime'];
+    }
+
+    /** @return Collection<int|string, string> names by id, of all there ever were, to look for */
+    public static function names(): Collection
+    {
+        return static::query()->orderBy('name')->pluck('name', 'id');
+    }
+
+    /** @return Collection<int|string, string> names by id, of those not retired, to choose from */
+    public static function offered(): Collection
+    {
+        return static::query()->whereNull('retired_at')->orderBy('name')->pluck('name', 'id');
     }
 }

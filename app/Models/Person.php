@@ -9,6 +9,7 @@ use Illuminate\Database\Eloquent\Builder;
 use Illuminate\Database\Eloquent\Collection;
 use Illuminate\Database\Eloquent\Relations\HasMany;
 use Illuminate\Foundation\Auth\User as Authenticatable;
+use KeepPace\Core\Naming\Code;
 
 /**
  * A person of the shop: one who works at a work centre, one who logs in, or both.
@@ -64,6 +65,12 @@ class Person extends Authenticatable
         return $this->hasMany(PersonRole::class);
     }
 
+    /** @param  string  $login  as typed, in capitals or not */
+    public static function withLogin(string $login): ?self
+    {
+        return self::query()->firstWhere('login_key', Code::keyOf($login));
+    }
+
     public function roles(): Roles
     {
         // asked so often that loadMissing() is felt
@@ -115,5 +122,23 @@ class Person extends Authenticatable
             ->whereHas('personRoles', fn (Builder $one) => $one->where('role', $role->value))
             ->orderBy('id')
             ->firstOrFail();
+    }
+
+    /** @return Collection<int, static> those who log in, by name */
+    public static function withLogins(): Collection
+    {
+        return self::whoLogIn()->with('personRoles')->orderBy('name')->get();
+    }
+
+    /** @return Collection<int, static> who works here and has no login */
+    public static function withoutLogin(): Collection
+    {
+        return self::query()->whereNull('login')->where('is_there', true)->orderBy('name')->get();
+    }
+
+    /** @return Collection<int, static> those of the demo */
+    public static function ofDemo(): Collection
+    {
+        return self::whoLogIn()->where('is_demo', true)->orderBy('id')->get(['login', 'name']);
     }
 }

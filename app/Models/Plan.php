@@ -53,4 +53,9 @@ class Plan extends Model
     {
         return self::query()->lockForUpdate()->findOrFail(self::LIVE);
     }
+
+    public static function isThere(int $id): bool
+    {
+        return self::query()->whereKey($id)->exists();
+    }
 }

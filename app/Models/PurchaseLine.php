@@ -5,6 +5,7 @@ namespace App\Models;
 use Brick\Math\BigDecimal;
 use Brick\Math\BigRational;
 use Brick\Math\RoundingMode;
+use Illuminate\Database\Eloquent\Collection;
 use Illuminate\Database\Eloquent\Model;
 use Illuminate\Database\Eloquent\Relations\BelongsTo;
 use Illuminate\Database\Eloquent\Relations\HasMany;
@@ -198,5 +199,16 @@ class PurchaseLine extends Model
     public function item(): BelongsTo
     {
         return $this->belongsTo(Item::class);
+    }
+
+    /** @return Collection<int, static> what is to come of an item, soonest first */
+    public static function openOf(int $item): Collection
+    {
+        return self::query()
+            ->with('order.supplier')
+            ->where('item_id', $item)
+            ->where('is_open', true)
+            ->orderBy('expected_on')
+            ->get();
     }
 }

@@ -2,6 +2,7 @@
 
 namespace App\Models;
 
+use App\Models\Concerns\HasNumber;
 use Illuminate\Database\Eloquent\Model;
 use Illuminate\Database\Eloquent\Relations\BelongsTo;
 use Illuminate\Database\Eloquent\Relations\HasMany;
@@ -31,6 +32,8 @@ use KeepPace\Core\Purchasing\PurchaseState;
  */
 class PurchaseOrder extends Model
 {
+    use HasNumber;
+
     public $timestamps = false;
 
     protected $table = 'purchase_orders';

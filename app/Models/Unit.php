@@ -2,6 +2,7 @@
 
 namespace App\Models;
 
+use App\Models\Concerns\HasCode;
 use Illuminate\Database\Eloquent\Model;
 use KeepPace\Core\Quantity\Unit as CoreUnit;
 
@@ -17,6 +18,8 @@ use KeepPace\Core\Quantity\Unit as CoreUnit;
  */
 class Unit extends Model
 {
+    use HasCode;
+
     public $timestamps = false;
 
     protected $table = 'units';

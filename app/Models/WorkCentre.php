@@ -2,8 +2,11 @@
 
 namespace App\Models;
 
+use App\Models\Concerns\HasCode;
+use Illuminate\Database\Eloquent\Collection as EloquentCollection;
 use Illuminate\Database\Eloquent\Model;
 use Illuminate\Database\Eloquent\Relations\BelongsTo;
+use Illuminate\Support\Collection;
 
 /**
  * A group of like machines with one calendar and its rates.
@@ -28,6 +31,8 @@ use Illuminate\Database\Eloquent\Relations\BelongsTo;
  */
 class WorkCentre extends Model
 {
+    use HasCode;
+
     public $timestamps = false;
 
     protected $table = 'work_centres';
@@ -44,5 +49,17 @@ class WorkCentre extends Model
     public function calendar(): BelongsTo
     {
         return $this->belongsTo(Calendar::class);
+    }
+
+    /** @return EloquentCollection<int, static> */
+    public static function inOrder(): EloquentCollection
+    {
+        return self::query()->orderBy('id')->get();
+    }
+
+    /** @return Collection<int|string, string> names by id, to choose from */
+    public static function offered(): Collection
+    {
+        return self::query()->orderBy('id')->pluck('name', 'id');
     }
 }

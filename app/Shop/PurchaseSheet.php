@@ -30,6 +30,11 @@ final readonly class PurchaseSheet
     ) {
     }
 
+    public static function find(int $order): self
+    {
+        return self::of(PurchaseOrder::query()->with('supplier')->findOrFail($order));
+    }
+
     public static function of(PurchaseOrder $order): self
     {
         $lines = $order->lines()->with('item.unit', 'typedUnit')->get()

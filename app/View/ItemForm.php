@@ -319,7 +319,7 @@ final readonly class ItemForm
         foreach ($called as $one) {
             $rows[] = ['customer' => (string) $one->customerId, 'number' => $one->number];
         }
-        $names = Customer::query()->whereNull('retired_at')->orderBy('name')->pluck('name', 'id')->all();
+        $names = Customer::offered()->all();
 
         return DraftForm::of($rows, ['customer' => '', 'number' => ''], ['customer' => $names], 1, 'called');
     }

@@ -125,7 +125,7 @@ final readonly class KeptList
             self::form($rows, $empty, 'crews'),
             [
                 'work_centre_id' => WorkCentre::query()->orderBy('code')->pluck('name', 'id')->all(),
-                'calendar_id' => Calendar::query()->orderBy('code')->pluck('code', 'id')->all(),
+                'calendar_id' => Calendar::offered()->all(),
             ],
             $lacking,
         );

@@ -142,7 +142,7 @@ final readonly class PartnerForm
     /** @return array<int|string, string> */
     public function calendars(): array
     {
-        return ['' => 'as the plant'] + Calendar::query()->orderBy('code')->pluck('code', 'id')->all();
+        return ['' => 'as the plant'] + Calendar::offered()->all();
     }
 
     /** @return list<string> price levels there are */

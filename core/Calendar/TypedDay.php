@@ -34,9 +34,22 @@ final readonly class TypedDay
      */
     public function read(string $typed): string
     {
-        $text = mb_strtolower(trim($typed));
-        $day = $this->near($text) ?? $this->date($typed, $text)
+        return $this->find($typed)
             ?? throw Refused::because("'{$typed}' is no day. Type such as 4.12., fri, +3 or 2026-12-04.");
+    }
+
+    /**
+     * @return string|null "YYYY-MM-DD"; null = it is written as no day is
+     *
+     * @throws Refused
+     */
+    public function find(string $typed): ?string
+    {
+        $text = mb_strtolower(trim($typed));
+        $day = $this->near($text) ?? $this->date($typed, $text);
+        if ($day === null) {
+            return null;
+        }
         if ($day < $this->first || $day > $this->last) {
             throw Refused::because('Is '.self::say($day).' meant? A day here lies between '
                 .self::say($this->first).' and '.self::say($this->last).'.');

@@ -170,7 +170,8 @@
     );
     function readDay(input) {
         const output = document.getElementById(`read-${input.id}`);
-        const asked = new URLSearchParams({ typed: input.value, ...('worked' in input.dataset ? { worked: 1 } : {}) });
+        const asked = new URLSearchParams({ typed: input.value });
+        ['worked', 'end'].filter((how) => how in input.dataset).forEach((how) => asked.set(how, 1));
         fetch(`${input.dataset.day}?${asked}`, { headers: { 'X-Plan': '1' } })
             .then((reply) => (reply.ok && !reply.redirected ? reply.text() : ''))
             .then((says) => {

@@ -82,12 +82,32 @@ it('has controllers of resources alone', function () {
     expect($others)->toBe([]);
 });
 
+/** A controller finds the record its address names; what else is to be found is asked of models and queries by name. */
+it('builds no queries in controllers', function () {
+    $isBuilt = fn (string $code): bool => preg_match(
+        '/::query\(\)(?!\s*->(with\([^()]+\)\s*->)?find(OrFail|Many)?\()|::(where|firstWhere|orderBy)\w*\(/',
+        $code,
+    ) === 1;
+    $built = array_filter(
+        glob(__DIR__.'/../../app/Http/Controllers/*/*.php'),
+        fn (string $file): bool => $isBuilt((string) file_get_contents($file)),
+    );
+    expect(array_map('basename', array_values($built)))->toBe([])
+        ->and($isBuilt("Order::query()\n    ->with(['item', 'steps'])\n    ->findOrFail(1)"))->toBeFalse()
+        ->and($isBuilt("Order::query()->with('item')->where('number', 1)"))->toBeTrue()
+        ->and($isBuilt("Order::query()->orderBy('id')"))->toBeTrue()
+        ->and($isBuilt("Order::firstWhere('id', 1)"))->toBeTrue();
+});
+
 /** One looks for a page's request and its address where its controller lies; what many ask lies above. */
 it('keeps requests and addresses by subject', function () {
     $subjects = array_map('basename', glob(__DIR__.'/../../app/Http/Controllers/*', GLOB_ONLYDIR));
     $requests = array_map('basename', glob(__DIR__.'/../../app/Http/Requests/*', GLOB_ONLYDIR));
     $above = array_map('basename', glob(__DIR__.'/../../app/Http/Requests/*.php'));
-    $shared = ['AskedDay', 'DeedRequest', 'PlainDay', 'PlainNumber', 'Rules', 'TypedRows', 'VersionRequest'];
+    $shared = [
+        'AskedDay', 'DeedRequest', 'PlainDay', 'PlainMoment', 'PlainNumber', 'PlainTime', 'Rules', 'TypedRows',
+        'VersionRequest',
+    ];
     $strange = [];
     foreach (glob(__DIR__.'/../../routes/web/*.php') as $file) {
         preg_match_all('/\b(\w+)\\\\\w+Controller::class/', (string) file_get_contents($file), $used);

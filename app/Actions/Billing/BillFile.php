@@ -105,7 +105,7 @@ final class BillFile
     {
         $at = array_key_first($rows);
         $head = $rows[$at];
-        $supplier = Supplier::query()->where('number_key', Code::keyOf($head['supplier']))->first();
+        $supplier = Supplier::numbered($head['supplier']);
         if ($supplier === null) {
             $this->problem(new Problem('bills', $at, 'supplier', "'{$head['supplier']}' is no supplier's number."));
 

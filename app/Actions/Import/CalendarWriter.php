@@ -8,7 +8,6 @@ use App\Books\RowDiff;
 use App\Models\Calendar;
 use Illuminate\Support\Collection;
 use Illuminate\Support\Facades\DB;
-use KeepPace\Core\Naming\Code;
 
 /**
  * Writes the calendars of an import: their weeks and their days.
@@ -29,7 +28,7 @@ final class CalendarWriter
         $byCalendar = collect($this->folder->rowsOf('shifts'))
             ->groupBy(fn (array $row): string => (string) $row['calendar']);
         foreach ($byCalendar as $code => $rows) {
-            $calendar = Calendar::query()->firstWhere('code_key', Code::keyOf((string) $code))
+            $calendar = Calendar::coded((string) $code)
                 ?? Calendar::query()->create(['code' => (string) $code]);
             $want = self::week($calendar->id, $rows);
             $have = self::sorted(

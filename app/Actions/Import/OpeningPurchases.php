@@ -7,7 +7,6 @@ use App\Books\Ledger;
 use App\Models\Order;
 use App\Models\PurchaseLine;
 use App\Models\PurchaseOrder;
-use KeepPace\Core\Naming\Code;
 use KeepPace\Core\Planning\TieDemand;
 use KeepPace\Core\Purchasing\PurchaseKind;
 
@@ -33,7 +32,7 @@ final readonly class OpeningPurchases
             if ($for === null && $row['for_order'] !== '') {
                 continue;
             }
-            $head = PurchaseOrder::query()->firstWhere('number_key', Code::keyOf((string) $row['number']))
+            $head = PurchaseOrder::numbered((string) $row['number'])
                 ?? self::head(
                     $row,
                     (int) $this->ids->of(['suppliers', 'number'], $row['supplier']),
@@ -63,7 +62,7 @@ final readonly class OpeningPurchases
     private function order(int $at, array $row): ?Order
     {
         $number = (string) $row['for_order'];
-        $order = $number === '' ? null : Order::query()->firstWhere('number_key', Code::keyOf($number));
+        $order = $number === '' ? null : Order::numbered($number);
         $says = match (true) {
             $number === '' => null,
             $order === null => "there is no order {$number}, neither here nor in orders.csv.",

@@ -8,7 +8,6 @@ use App\Models\Order;
 use App\Models\OrderStep;
 use App\Models\PurchaseLine;
 use App\Models\PurchaseOrder;
-use KeepPace\Core\Naming\Code;
 use KeepPace\Core\Purchasing\PurchaseKind;
 
 /** Writes work that was ordered of suppliers when the shop went live, on steps of the orders that came along. */
@@ -21,7 +20,7 @@ final readonly class OpeningWork
     public function write(Ledger $ledger, ImportResult $result): void
     {
         foreach ($this->folder->rowsOf('work-orders') as $line => $row) {
-            $order = Order::query()->with('item')->firstWhere('number_key', Code::keyOf((string) $row['order']));
+            $order = Order::numbered((string) $row['order'])?->load('item');
             $step = $order?->steps()->where('number', (int) $row['step'])->first();
             if ($order === null || $step === null || ! $step->isOutside()) {
                 $says = "{$row['order']} has no step {$row['step']} done outside.";
@@ -29,7 +28,7 @@ final readonly class OpeningWork
 
                 continue;
             }
-            $head = PurchaseOrder::query()->firstWhere('number_key', Code::keyOf((string) $row['number']))
+            $head = PurchaseOrder::numbered((string) $row['number'])
                 ?? OpeningPurchases::head($row, (int) $step->supplier_id, PurchaseKind::Service);
             if ($head->supplier_id !== $step->supplier_id || $head->kind !== PurchaseKind::Service) {
                 $says = "{$row['number']} is of another supplier, or of goods.";

@@ -13,7 +13,6 @@ use Brick\Math\BigRational;
 use Illuminate\Support\Facades\DB;
 use KeepPace\Core\Costing\CostingRule;
 use KeepPace\Core\Costing\ItemFacts;
-use KeepPace\Core\Naming\Code;
 use KeepPace\Core\Naming\NumberRule;
 use KeepPace\Core\Refused;
 
@@ -127,7 +126,7 @@ final readonly class ItemColumns
     {
         $units = [];
         foreach ($typed->units as $at => $row) {
-            $unit = Unit::query()->firstWhere('code_key', Code::keyOf($row['unit']));
+            $unit = Unit::coded($row['unit']);
             $says = match (true) {
                 $unit === null => "No unit has the code {$row['unit']}.",
                 $unit->id === $typed->unitId => "{$unit->code} is the stock unit itself: one is one.",

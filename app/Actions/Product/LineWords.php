@@ -117,7 +117,7 @@ final class LineWords
     public function service(string $number): ?Item
     {
         return $number === '' ? null : $this->services[Code::keyOf($number)]
-            ??= Item::query()->firstWhere('number_key', Code::keyOf($number));
+            ??= Item::numbered($number);
     }
 
     /** @throws Refused when there is no such work centre */

@@ -4,7 +4,6 @@ namespace App\Actions\Product;
 
 use App\Models\Item;
 use Brick\Math\BigDecimal;
-use KeepPace\Core\Naming\Code;
 use KeepPace\Core\Outside\GoesAlong;
 use KeepPace\Core\Outside\OutsideRefused;
 use KeepPace\Core\Refused;
@@ -22,7 +21,7 @@ final class SourceParts
     {
         $each = [];
         foreach ($along->each as $number => $amount) {
-            $item = Item::query()->firstWhere('number_key', Code::keyOf((string) $number))
+            $item = Item::numbered((string) $number)
                 ?? throw Refused::because("No item has the number {$number}.", 'along');
             if ((string) $item->id === (is_scalar($of) ? (string) $of : '') || ! $item->kind->hasStock()) {
                 throw OutsideRefused::noPart($item->label());

@@ -24,6 +24,22 @@ final class ChangePurchase
     }
 
     /**
+     * What we have asked for stays as it is.
+     *
+     * @param  string  $expectedOn  as the supplier says now
+     *
+     * @throws Refused
+     */
+    public function expected(int $id, string $expectedOn, Signed $signed): Booking
+    {
+        return $this->change(
+            $id,
+            $signed,
+            fn (PurchaseLine $purchase): string => ExpectedDay::said($purchase, $expectedOn, $purchase->asked_for),
+        );
+    }
+
+    /**
      * @param  string  $expectedOn  as the supplier says now
      * @param  string|null  $askedFor  the date we have asked for, where it is hurried
      *

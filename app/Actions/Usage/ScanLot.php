@@ -28,7 +28,7 @@ final class ScanLot
         return DB::transaction(function () use ($id, $code, $by): Slip {
             $slip = KeepSlip::open($id, null);
             $code = trim($code);
-            $lines = SlipPage::of($slip)->lines
+            $lines = SlipPage::of($slip->id)->lines
                 ->filter(fn (SlipRow $line): bool => ! $line->isOut && $line->isTracked());
             $lots = self::lots($code, $lines->pluck('itemId'));
             if ($lots->isEmpty()) {

@@ -8,7 +8,6 @@ use App\Models\Person;
 use Illuminate\Foundation\Http\FormRequest;
 use Illuminate\Support\Arr;
 use Illuminate\Validation\ValidationException;
-use KeepPace\Core\Naming\Code;
 use KeepPace\Core\Quantity\TypedQuantity;
 
 /** A form that books something: its token makes it safe to send twice. What may be done is asked by the route. */
@@ -51,7 +50,7 @@ class DeedRequest extends FormRequest
     {
         $typed = (string) $this->input($field);
 
-        return Item::query()->with('unit', 'units.unit')->firstWhere('number_key', Code::keyOf($typed))
+        return Item::numbered($typed)?->load('unit', 'units.unit')
             ?? throw ValidationException::withMessages([
                 $field => "No item has the number {$typed}. Type part of its name to find it.",
             ]);

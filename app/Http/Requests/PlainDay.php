@@ -58,19 +58,26 @@ final class PlainDay implements ValidationRule, ValidatorAwareRule
     public function read(string $typed): string
     {
         $isMeant = str_ends_with(rtrim($typed), '!');
-        $today = When::today();
-        $reader = new TypedDay(
-            $today->toDateString(),
-            $today->subYears($this->yearsBack)->toDateString(),
-            $today->addYears($this->yearsAhead)->toDateString(),
-        );
-        $day = $reader->read($isMeant ? substr(rtrim($typed), 0, -1) : $typed);
+        $days = self::between($this->yearsBack, $this->yearsAhead);
+        $day = $days->read($isMeant ? substr(rtrim($typed), 0, -1) : $typed);
         $plant = $this->isWorked && ! $isMeant ? PlantCalendar::known() : null;
         if ($plant !== null && ! $plant->isWorkingDay($day)) {
             throw Refused::because(self::closed($plant, $day));
         }
 
         return $day;
+    }
+
+    /** Reads days from so many years back to so many ahead. */
+    public static function between(int $yearsBack, int $yearsAhead): TypedDay
+    {
+        $today = When::today();
+
+        return new TypedDay(
+            $today->toDateString(),
+            $today->subYears($yearsBack)->toDateString(),
+            $today->addYears($yearsAhead)->toDateString(),
+        );
     }
 
     private static function closed(WorkingCalendar $plant, string $day): string

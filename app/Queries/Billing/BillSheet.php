@@ -29,8 +29,9 @@ final readonly class BillSheet
     {
     }
 
-    public static function of(Supplier $supplier, string $today): self
+    public static function of(int $id, string $today): self
     {
+        $supplier = Supplier::query()->findOrFail($id);
         $owed = NotBilled::on($today, $supplier->id)->filter(fn (NotBilled $one): bool => ! $one->owed->isZero());
         $lines = PurchaseLine::query()
             ->with('typedUnit', 'item.unit')

@@ -27,7 +27,7 @@ final readonly class CalendarList
     {
         $by = [];
         $plant = PlantCalendar::row()?->id;
-        foreach ([...WorkCentre::query()->orderBy('id')->get(), ...self::suppliers()] as $one) {
+        foreach ([...WorkCentre::inOrder(), ...self::suppliers()] as $one) {
             $by[$one->calendar_id][] = $one->name;
         }
 

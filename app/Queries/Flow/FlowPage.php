@@ -45,8 +45,9 @@ final readonly class FlowPage
     ) {
     }
 
-    public static function of(Item $item): self
+    public static function of(int $id): self
     {
+        $item = Item::query()->with('unit')->findOrFail($id);
         $lines = (new FlowLines($item->id))->all();
         $events = [];
         foreach ($lines as $key => $line) {

@@ -19,7 +19,7 @@ final readonly class BuyForm
     public static function now(): self
     {
         return new self(
-            Supplier::query()->whereNull('retired_at')->orderBy('name')->pluck('name', 'id')->all(),
+            Supplier::offered()->all(),
             Unit::query()->orderBy('id')->pluck('code', 'id')->all(),
         );
     }

@@ -49,8 +49,9 @@ final readonly class CentrePage
     ) {
     }
 
-    public static function of(WorkCentre $centre): self
+    public static function of(int $id): self
     {
+        $centre = WorkCentre::query()->findOrFail($id);
         $minutes = [];
         Row::all(
             DB::table('changeovers')->where('work_centre_id', $centre->id),

@@ -58,9 +58,9 @@ final readonly class ItemPage
     ) {
     }
 
-    public static function of(Item $item): self
+    public static function of(int $id): self
     {
-        $item->load('unit', 'units.unit');
+        $item = Item::query()->with('unit', 'units.unit')->findOrFail($id);
         $orders = DB::table('order_outputs AS u')
             ->join('orders AS o', 'o.id', 'u.order_id')
             ->where('u.item_id', $item->id)

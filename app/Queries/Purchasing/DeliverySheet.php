@@ -23,8 +23,13 @@ final readonly class DeliverySheet
     {
     }
 
-    public static function of(Supplier $supplier): self
+    /** @return self|null null = there is no such supplier */
+    public static function of(int $id): ?self
     {
+        $supplier = Supplier::query()->find($id);
+        if ($supplier === null) {
+            return null;
+        }
         $lines = PurchaseLine::query()
             ->with('item.unit', 'typedUnit')
             ->where('is_open', true)

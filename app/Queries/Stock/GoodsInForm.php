@@ -27,9 +27,13 @@ final readonly class GoodsInForm
     /** Says that there are more purchases than can be chosen. */
     public string $more;
 
-    /** @param  PurchaseLine|null  $receive  what it is filled with */
-    public function __construct(public ?PurchaseLine $receive)
+    /** What it is filled with; null = nothing. */
+    public ?PurchaseLine $receive;
+
+    /** @param  int  $line  of a purchase, that is filled in; 0 = none */
+    public function __construct(int $line)
     {
+        $this->receive = PurchaseLine::query()->with('item')->find($line);
         $purchases = PurchaseLine::query()
             ->with(['item.unit', 'order.supplier'])
             ->where('is_open', true)

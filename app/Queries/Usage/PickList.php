@@ -20,8 +20,10 @@ final readonly class PickList
     {
     }
 
-    public static function of(Slip $slip): self
+    public static function of(int $id): self
     {
+        $slip = Slip::query()->with('changedBy')->findOrFail($id);
+
         return new self(
             $slip,
             Row::all(self::rows($slip), PickRow::from(...)),

@@ -25,8 +25,9 @@ final readonly class SlipPage
     {
     }
 
-    public static function of(Slip $slip): self
+    public static function of(int $id): self
     {
+        $slip = Slip::query()->with('changedBy')->findOrFail($id);
         $rows = Row::all(self::lines($slip), fn (Row $row): Row => $row);
         $items = $rows->map(fn (Row $row): int => $row->int('item_id'))->unique()->values();
         $ids = $rows->map(fn (Row $row): int => $row->int('id'));

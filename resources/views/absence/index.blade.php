@@ -19,8 +19,8 @@
                     <x-choice name="centre" label="Work centre" :options="$list->centres" :value="$centre" />
                     <x-field name="machine" label="Machine, 0 = all" :value="$list->machine" class="n"
                         inputmode="numeric" />
-                    <x-field name="from" label="From, empty = now" type="datetime-local" />
-                    <x-field name="until" label="Until, empty = unknown" type="datetime-local" />
+                    <x-moment name="from" label="From, empty = now" />
+                    <x-moment name="until" label="Until, empty = unknown" end />
                     <x-field name="reason" label="What is wrong" size="18" maxlength="200" />
                     <button class="btn btn-act">Say that it is down</button>
                 </x-form>
@@ -39,8 +39,8 @@
                 @can('say-absent')
                     <x-form key="person" :to="route('absence.person')" class="actions align-items-end">
                         <x-choice name="person" label="Person" :options="$list->people" />
-                        <x-field name="from" label="From, empty = now" type="datetime-local" />
-                        <x-field name="until" label="Until, empty = unknown" type="datetime-local" />
+                        <x-moment name="from" label="From, empty = now" />
+                        <x-moment name="until" label="Until, empty = unknown" end />
                         <x-field name="reason" label="Why" size="18" maxlength="200" />
                         <button class="btn btn-act">Say that they are away</button>
                     </x-form>

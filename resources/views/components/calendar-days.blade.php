@@ -29,8 +29,8 @@
     <div class="actions align-items-end">
         <x-day name="date" label="Add a day" />
         <x-choice name="kind" label="It is" :options="['closed' => 'closed', 'overtime' => 'overtime']" />
-        <x-field name="from" label="From" type="time" />
-        <x-field name="to" label="To" type="time" />
+        <x-field name="from" label="From" size="5" maxlength="5" placeholder="6:00" />
+        <x-field name="to" label="To" size="5" maxlength="5" placeholder="14:00" />
         <x-field name="name" label="Name" size="14" maxlength="60" />
     </div>
     <div class="in">

@@ -7,7 +7,9 @@
     <title>{{ $title }} · Keep Pace</title>
     <link rel="icon" href="/favicon.svg" type="image/svg+xml">
     <link rel="stylesheet" href="/assets/bootstrap.min.css">
-    <link rel="stylesheet" href="/css/pace.css?v={{ filemtime(public_path('css/pace.css')) }}">
+    @foreach (['base', 'page', 'lists', 'forms', 'board', 'station', 'plans', 'slips', 'product'] as $part)
+        <link rel="stylesheet" href="/css/{{ $part }}.css?v={{ filemtime(public_path("css/{$part}.css")) }}">
+    @endforeach
     <script src="/assets/htmx.min.js" defer></script>
     <script src="/js/pace.js?v={{ filemtime(public_path('js/pace.js')) }}" defer></script>
     <script src="/js/live.js?v={{ filemtime(public_path('js/live.js')) }}" defer></script>

@@ -10,7 +10,7 @@ use Illuminate\Support\Facades\Route as Routes;
 /* The bar: one gets to everything by it, and it says where one is. */
 
 it('has a place for every page that needs nothing to be opened', function () {
-    $answersInPlace = ['find', 'items.choose', 'day', 'board.data', 'board.news', 'board.preview',
+    $answersInPlace = ['find', 'items.choose', 'day', 'moment', 'board.data', 'board.news', 'board.preview',
         'board.paper'];
     $ones = ['password.show', 'login', 'customer-orders.create', 'items.create', 'customers.create',
         'suppliers.create', 'builds.create', 'bills.create', 'mails.suppliers'];

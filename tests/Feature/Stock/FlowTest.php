@@ -12,7 +12,7 @@ use Illuminate\Support\Facades\DB;
 
 function flowOf(object $test, string $item): FlowPage
 {
-    return FlowPage::of(Item::query()->with('unit')->findOrFail($test->shop->item($item)->id));
+    return FlowPage::of($test->shop->item($item)->id);
 }
 
 /** @return list<array{string, string}> document, and what is there after it */

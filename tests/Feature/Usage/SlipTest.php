@@ -270,7 +270,7 @@ it('prints the pick list with barcodes', function () {
         ->getContent();
     $said = PdfText::of((string) $pdf);
     expect($pdf)->toStartWith('%PDF-')->and($said)->toContain("Pick list {$slip->id}");
-    foreach (PickList::of($slip)->rows as $row) {
+    foreach (PickList::of($slip->id)->rows as $row) {
         expect($said)->toContain($row->itemNumber)->toContain($row->code);
     }
 });

@@ -30,15 +30,15 @@ class BillController extends Controller
         return view('bills.index', [
             'filter' => $filter,
             'bills' => ListedBill::in($filter),
-            'suppliers' => Supplier::query()->whereNull('retired_at')->orderBy('name')->pluck('name', 'id'),
+            'suppliers' => Supplier::offered(),
         ]);
     }
 
     public function create(Request $request): View
     {
-        $supplier = Supplier::query()->findOrFail($request->integer('supplier'));
+        $sheet = BillSheet::of($request->integer('supplier'), Deliveries::now()->today);
 
-        return view('bills.create', ['sheet' => BillSheet::of($supplier, Deliveries::now()->today)]);
+        return view('bills.create', ['sheet' => $sheet]);
     }
 
     public function store(BillRequest $request, EnterBill $enter): RedirectResponse

@@ -17,7 +17,6 @@ use Illuminate\Contracts\View\View;
 use Illuminate\Http\RedirectResponse;
 use Illuminate\Http\Request;
 use Illuminate\Support\Facades\Validator;
-use KeepPace\Core\Naming\Code;
 
 /** Calendars: the week, the days that differ, and what a change does before it is kept. */
 class CalendarController extends Controller
@@ -31,9 +30,8 @@ class CalendarController extends Controller
     {
         $code = $request->validated('code');
         $booking = $enter->handle($code, $request->like(), $request->signed());
-        $calendar = Calendar::query()->where('code_key', Code::keyOf($code))->firstOrFail();
 
-        return $this->done(to_route('calendars.show', $calendar->id), $booking);
+        return $this->done(to_route('calendars.show', Calendar::coded($code)), $booking);
     }
 
     public function show(Request $request, int $calendar): View

@@ -16,7 +16,7 @@ class DispatchController extends Controller
 
     public function index(): View
     {
-        return view('dispatch.index', ['centres' => WorkCentre::query()->orderBy('id')->get()]);
+        return view('dispatch.index', ['centres' => WorkCentre::inOrder()]);
     }
 
     public function show(Request $request, int $centre): View

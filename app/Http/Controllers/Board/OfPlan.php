@@ -12,7 +12,7 @@ trait OfPlan
     {
         $plan = $request->integer('plan') ?: Plan::LIVE;
         abort_unless(
-            $plan === Plan::LIVE || Plan::query()->whereKey($plan)->exists(),
+            $plan === Plan::LIVE || Plan::isThere($plan),
             404,
             'That plan is not there any more.',
         );

@@ -31,8 +31,7 @@ class PlanController extends Controller
 
     public function show(int $plan): View
     {
-        Plan::query()->where('is_live', false)->findOrFail($plan);
-
+        abort_if($plan === Plan::LIVE, 404, 'The live plan is what others are compared with.');
         $compared = PlanComparison::of($plan);
 
         return view('plans.show', [

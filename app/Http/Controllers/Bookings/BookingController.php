@@ -46,7 +46,7 @@ class BookingController extends Controller
             ])
             ->findOrFail($booking);
 
-        $reversedBy = Booking::query()->firstWhere('reverses_id', $found->id);
+        $reversedBy = $found->reversal();
         $mayReverse = Gate::allows(Deed::Reverse->value);
         $hasLines = $found->moves->count() > 1 && $found->kind->hasLines();
 

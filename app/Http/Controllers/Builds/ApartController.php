@@ -13,7 +13,6 @@ use App\View\ApartForm;
 use Illuminate\Contracts\View\View;
 use Illuminate\Http\RedirectResponse;
 use Illuminate\Http\Request;
-use KeepPace\Core\Naming\Code;
 
 /** Finished units that are taken apart for their parts. */
 class ApartController extends Controller
@@ -21,7 +20,7 @@ class ApartController extends Controller
     public function index(Request $request): View
     {
         $number = $request->string('item')->trim()->limit(60, '')->value();
-        $item = $number === '' ? null : Item::query()->with('unit')->firstWhere('number_key', Code::keyOf($number));
+        $item = $number === '' ? null : Item::numbered($number)?->load('unit');
         $page = $item === null ? null : ApartPage::of($item);
 
         return view('apart.index', [
@@ -29,7 +28,7 @@ class ApartController extends Controller
             'number' => $number,
             'form' => $page === null ? null : ApartForm::of($page->parts),
             'places' => Place::offered(),
-            'workCentres' => WorkCentre::query()->orderBy('id')->pluck('name', 'id')->prepend('no work charged', ''),
+            'workCentres' => WorkCentre::offered()->prepend('no work charged', ''),
         ]);
     }
 

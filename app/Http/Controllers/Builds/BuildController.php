@@ -17,7 +17,6 @@ use Brick\Math\BigDecimal;
 use Illuminate\Contracts\View\View;
 use Illuminate\Http\RedirectResponse;
 use Illuminate\Http\Request;
-use KeepPace\Core\Naming\Code;
 
 /** What is put together for the shelf: asked for, and booked as it is built. */
 class BuildController extends Controller
@@ -33,7 +32,7 @@ class BuildController extends Controller
     public function create(Request $request): View|RedirectResponse
     {
         $number = $request->string('item')->trim()->limit(60, '')->value();
-        $item = Item::query()->with('unit', 'units.unit')->firstWhere('number_key', Code::keyOf($number));
+        $item = Item::numbered($number)?->load('unit', 'units.unit');
         if ($item === null || ! $item->isMade()) {
             return to_route('builds.index')->withErrors(['item' => $item === null
                 ? "No item has the number {$number}. Type part of its name to find it."

@@ -42,7 +42,7 @@ class CustomerOrderController extends Controller
     public function create(): View
     {
         return view('customer-orders.create', [
-            'customers' => Customer::query()->whereNull('retired_at')->orderBy('name')->pluck('name', 'id'),
+            'customers' => Customer::offered(),
             // on a day that is worked
             'promise' => PlantCalendar::orEveryDay()
                 ->workingDaysFrom(When::today()->addDays(Settings::whole(Setting::PromiseDays) - 1)->toDateString(), 1),

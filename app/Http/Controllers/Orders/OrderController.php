@@ -39,8 +39,8 @@ class OrderController extends Controller
             'next' => route('orders.index', $filter->after($shown)),
             'strips' => PaceStrips::for($rows),
             'filter' => $filter,
-            'customers' => Customer::query()->orderBy('name')->pluck('name', 'id')->prepend('any', ''),
-            'workCentres' => WorkCentre::query()->orderBy('id')->pluck('name', 'id')->prepend('any', ''),
+            'customers' => Customer::names()->prepend('any', ''),
+            'workCentres' => WorkCentre::offered()->prepend('any', ''),
         ]);
     }
 
@@ -61,13 +61,13 @@ class OrderController extends Controller
     public function show(int $order): View
     {
         $page = OrderPage::of($order) ?? abort(404, 'There is no such order.');
-        $centres = WorkCentre::query()->orderBy('id')->pluck('name', 'id');
+        $centres = WorkCentre::offered();
 
         return view('orders.show', [
             'page' => $page,
             'order' => $page->order,
             'workCentres' => $centres,
-            'here' => collect(['' => 'at which work centre?'])->union($centres),
+            'here' => collect(['' => 'at which work centre?'] + $centres->all()),
             'places' => $page->beside === [] ? collect() : Place::offered(),
             'buy' => (new Typed('buy'))->isMine() ? BuyForm::now() : null,
             'typed' => fn (string $form): Typed => new Typed($form),

@@ -29,9 +29,8 @@ class ConsignmentController extends Controller
             $request->signed(),
             [...$request->parts(), ...$request->components()],
         );
-        $sent = Consignment::query()->where('booking_id', $booking->id)->firstOrFail();
 
-        return $this->done(redirect()->route('consignments.show', $sent->id), $booking);
+        return $this->done(to_route('consignments.show', Consignment::sentBy($booking)), $booking);
     }
 
     public function show(int $consignment): View

@@ -19,10 +19,7 @@ class LoginController extends Controller
 {
     public function show(): View
     {
-        return view(
-            'login',
-            ['people' => Person::whoLogIn()->where('is_demo', true)->orderBy('id')->get(['login', 'name'])],
-        );
+        return view('login', ['people' => Person::ofDemo()]);
     }
 
     public function store(Request $request): RedirectResponse
@@ -32,7 +29,7 @@ class LoginController extends Controller
             'password' => ['required', 'string', 'max:200'],
         ]);
         $key = Code::keyOf($typed['login']);
-        $user = Person::query()->firstWhere('login_key', $key);
+        $user = Person::withLogin($typed['login']);
         $brake = new LoginBrake($user, (string) $request->ip());
         if ($brake->seconds() > 0) {
             return $this->refused(

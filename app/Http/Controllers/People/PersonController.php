@@ -17,8 +17,8 @@ class PersonController extends Controller
     public function index(): View
     {
         return view('people.index', [
-            'people' => Person::whoLogIn()->with('personRoles')->orderBy('name')->get(),
-            'others' => Person::query()->whereNull('login')->where('is_there', true)->orderBy('name')->get(),
+            'people' => Person::withLogins(),
+            'others' => Person::withoutLogin(),
         ]);
     }
 

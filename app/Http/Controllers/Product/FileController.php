@@ -21,7 +21,7 @@ class FileController extends Controller
     /** Pictures are shown, all else is sent as a download. */
     public function show(int $attachment, FileStore $store): Response
     {
-        $found = Attachment::query()->with('file')->whereNull('taken_off_id')->findOrFail($attachment);
+        $found = Attachment::hanging($attachment);
         $type = FileType::from($found->file->type);
         $content = $store->get($found->file->hash) ?? abort(404, 'This file is not in the store any more.');
         $ascii = (string) preg_replace('/[^A-Za-z0-9._ -]/', '_', $found->name);

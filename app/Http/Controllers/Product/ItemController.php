@@ -34,7 +34,7 @@ class ItemController extends Controller
 
     public function show(int $item): View
     {
-        $page = ItemPage::of(Item::query()->findOrFail($item));
+        $page = ItemPage::of($item);
 
         return view('product.item', ['page' => $page, 'item' => $page->item]);
     }

@@ -45,7 +45,7 @@ class RoutingController extends Controller
     {
         $from = $request->from() ?? Beside::inForceOf(RevisionKind::Routing, $request->like());
         $booking = $begin->handle($item, RevisionKind::Routing, $from, $request->signed());
-        $draft = Routing::query()->where('item_id', $item)->where('status', 'draft')->latest('id')->first();
+        $draft = Routing::draftOf($item);
 
         return $this->done($draft === null ? to_route('items.show', $item) : to_route('routings.show', $draft->id),
             $booking);

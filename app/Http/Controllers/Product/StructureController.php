@@ -48,7 +48,7 @@ class StructureController extends Controller
     {
         $from = $request->from() ?? Beside::inForceOf(RevisionKind::Structure, $request->like());
         $booking = $begin->handle($item, RevisionKind::Structure, $from, $request->signed());
-        $draft = Structure::query()->where('item_id', $item)->where('status', 'draft')->latest('id')->first();
+        $draft = Structure::draftOf($item);
 
         return $this->done($draft === null ? to_route('items.show', $item) : to_route('structures.show', $draft->id),
             $booking);

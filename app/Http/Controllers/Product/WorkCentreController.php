@@ -12,7 +12,6 @@ use App\Queries\Product\CentreList;
 use App\Queries\Product\CentrePage;
 use Illuminate\Contracts\View\View;
 use Illuminate\Http\RedirectResponse;
-use KeepPace\Core\Naming\Code;
 
 /** Work centres: machines, calendar, rates, what they take at once, how long from one setup to the next. */
 class WorkCentreController extends Controller
@@ -22,15 +21,15 @@ class WorkCentreController extends Controller
         return view('product.centres', [
             'centres' => CentreList::all(),
             'help' => CentrePage::HELP,
-            'calendars' => Calendar::query()->orderBy('code')->pluck('code', 'id')->all(),
+            'calendars' => Calendar::offered()->all(),
         ]);
     }
 
     public function show(int $centre): View
     {
         return view('product.centre', [
-            'page' => CentrePage::of(WorkCentre::query()->findOrFail($centre)),
-            'calendars' => Calendar::query()->orderBy('code')->pluck('code', 'id')->all(),
+            'page' => CentrePage::of($centre),
+            'calendars' => Calendar::offered()->all(),
         ]);
     }
 
@@ -38,9 +37,8 @@ class WorkCentreController extends Controller
     {
         $code = $request->validated('code');
         $booking = $keep->enter($code, $request->centre(), $request->signed());
-        $centre = WorkCentre::query()->where('code_key', Code::keyOf($code))->firstOrFail();
 
-        return $this->done(to_route('centres.show', $centre->id), $booking);
+        return $this->done(to_route('centres.show', WorkCentre::coded($code)), $booking);
     }
 
     public function update(WorkCentreRequest $request, int $centre, KeepWorkCentre $keep): RedirectResponse

@@ -6,7 +6,6 @@ use App\Access\Deed;
 use App\Actions\Purchasing\ReceiveDelivery;
 use App\Http\Controllers\Controller;
 use App\Http\Requests\Purchasing\DeliveryRequest;
-use App\Models\Supplier;
 use App\Queries\Purchasing\Bringing;
 use App\Queries\Purchasing\DeliverySheet;
 use App\Shop\Deliveries;
@@ -20,11 +19,9 @@ class DeliveryController extends Controller
 {
     public function index(Request $request): View
     {
-        $supplier = Supplier::query()->find($request->integer('supplier'));
-
         return view('deliveries.index', [
             'suppliers' => Bringing::all(Deliveries::now()->today),
-            'sheet' => $supplier === null ? null : DeliverySheet::of($supplier),
+            'sheet' => DeliverySheet::of($request->integer('supplier')),
         ]);
     }
 

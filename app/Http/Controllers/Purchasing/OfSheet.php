@@ -2,7 +2,6 @@
 
 namespace App\Http\Controllers\Purchasing;
 
-use App\Models\PurchaseOrder;
 use App\Shop\PurchaseSheet;
 
 /** A purchase order as it is said to its supplier, and the name of its file. */
@@ -10,7 +9,7 @@ trait OfSheet
 {
     private static function sheet(int $order): PurchaseSheet
     {
-        return PurchaseSheet::of(PurchaseOrder::query()->with('supplier')->findOrFail($order));
+        return PurchaseSheet::find($order);
     }
 
     private static function name(PurchaseSheet $sheet): string

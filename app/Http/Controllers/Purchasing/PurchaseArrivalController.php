@@ -5,7 +5,6 @@ namespace App\Http\Controllers\Purchasing;
 use App\Actions\Purchasing\ChangePurchase;
 use App\Http\Controllers\Controller;
 use App\Http\Requests\Purchasing\ArrivalRequest;
-use App\Models\PurchaseLine;
 use Illuminate\Http\RedirectResponse;
 
 /** When what was bought comes. */
@@ -13,12 +12,10 @@ class PurchaseArrivalController extends Controller
 {
     public function update(ArrivalRequest $request, int $line, ChangePurchase $change): RedirectResponse
     {
-        $purchase = PurchaseLine::query()->findOrFail($line);
         $booking = match ($request->answer()) {
-            'day' => $change->date(
+            'day' => $change->expected(
                 $line,
                 $request->on(),
-                $purchase->asked_for,
                 $request->signed($request->reason()),
             ),
             'again' => $change->askAgain(

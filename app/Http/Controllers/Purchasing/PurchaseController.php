@@ -35,7 +35,7 @@ class PurchaseController extends Controller
             'orders' => $lines === null ? ListedPurchase::in($filter) : null,
             'overdue' => $lines?->rows->filter(fn (OpenPurchase $line): bool => $line->isLate())->count() ?? 0,
             'waiting' => $lines === null ? [] : HeldUp::byLine(),
-            'suppliers' => Supplier::query()->whereNull('retired_at')->orderBy('name')->pluck('name', 'id'),
+            'suppliers' => Supplier::offered(),
         ]);
     }
 

@@ -22,7 +22,7 @@ class ShortageController extends Controller
             'items' => $items,
             'by' => $isByOrder ? 'order' : 'item',
             'shown' => ShortageList::cut($isByOrder ? $list->byOrder() : $items, $request->query('all') === '1'),
-            'suppliers' => Supplier::query()->whereNull('retired_at')->orderBy('name')->pluck('name', 'id'),
+            'suppliers' => Supplier::offered(),
         ]);
     }
 }

@@ -3,7 +3,6 @@
 namespace App\Http\Controllers\Stock;
 
 use App\Http\Controllers\Controller;
-use App\Models\Item;
 use App\Queries\Flow\FlowList;
 use App\Queries\Flow\FlowPage;
 use Illuminate\Contracts\View\View;
@@ -18,7 +17,7 @@ class FlowController extends Controller
 
     public function show(int $item): View
     {
-        $page = FlowPage::of(Item::query()->with('unit')->findOrFail($item));
+        $page = FlowPage::of($item);
 
         return view('flow.show', ['page' => $page, 'drawing' => $page->drawing()]);
     }

@@ -30,7 +30,7 @@ class StockController extends Controller
             'rows' => $below ? new Cut(collect(), 0) : StockList::balances($text),
             'low' => $below ? Positions::low($text) : null,
             'text' => $text,
-            'goodsIn' => new GoodsInForm(PurchaseLine::query()->with('item')->find($request->integer('receive'))),
+            'goodsIn' => new GoodsInForm($request->integer('receive')),
         ]);
     }
 
@@ -50,12 +50,7 @@ class StockController extends Controller
             'moves' => $moves,
             'older' => $moves->count() === StockList::PAGE ? $moves->last()?->id : null,
             'changes' => ProductTrail::of('items', $found->id),
-            'purchases' => PurchaseLine::query()
-                ->with('order.supplier')
-                ->where('item_id', $found->id)
-                ->where('is_open', true)
-                ->orderBy('expected_on')
-                ->get(),
+            'purchases' => PurchaseLine::openOf($found->id),
         ]);
     }
 

@@ -11,7 +11,6 @@ use App\Queries\Usage\ReturnList;
 use Illuminate\Contracts\View\View;
 use Illuminate\Http\RedirectResponse;
 use Illuminate\Http\Request;
-use KeepPace\Core\Naming\Code;
 
 /** Components an order did not use, back to stores. */
 class ReturnController extends Controller
@@ -19,7 +18,7 @@ class ReturnController extends Controller
     public function index(Request $request): View
     {
         $number = mb_substr($request->string('order')->trim()->value(), 0, 30);
-        $order = $number === '' ? null : Order::query()->with('item')->firstWhere('number_key', Code::keyOf($number));
+        $order = $number === '' ? null : Order::numbered($number)?->load('item');
 
         return view('usage.returns', [
             'number' => $number,

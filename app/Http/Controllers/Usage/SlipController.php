@@ -52,7 +52,7 @@ class SlipController extends Controller
 
     public function show(int $slip): View
     {
-        $page = SlipPage::of(Slip::query()->with('changedBy')->findOrFail($slip));
+        $page = SlipPage::of($slip);
 
         return view('usage.slip', [
             'page' => $page,
@@ -70,7 +70,7 @@ class SlipController extends Controller
         BookSlip $book,
         ScanLot $scan,
     ): RedirectResponse {
-        $kept = Slip::query()->findOrFail($slip)->state === 'booked' && $request->validated('do') === 'book'
+        $kept = Slip::query()->findOrFail($slip)->isBooked() && $request->validated('do') === 'book'
                 ? null // sent twice: answered by its token
                 : $keep->handle(
                     $slip,

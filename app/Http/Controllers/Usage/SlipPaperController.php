@@ -3,7 +3,6 @@
 namespace App\Http\Controllers\Usage;
 
 use App\Http\Controllers\Controller;
-use App\Models\Slip;
 use App\Papers\PickPaper;
 use App\Queries\Usage\PickList;
 use Illuminate\Http\Response;
@@ -13,6 +12,6 @@ class SlipPaperController extends Controller
 {
     public function show(int $slip): Response
     {
-        return $this->paperNamed("pick-list-{$slip}", PickPaper::pdf(PickList::of(Slip::query()->findOrFail($slip))));
+        return $this->paperNamed("pick-list-{$slip}", PickPaper::pdf(PickList::of($slip)));
     }
 }

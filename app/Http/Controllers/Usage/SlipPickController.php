@@ -18,7 +18,7 @@ class SlipPickController extends Controller
 {
     public function show(int $slip): View
     {
-        $list = PickList::of(Slip::query()->with('changedBy')->findOrFail($slip));
+        $list = PickList::of($slip);
 
         return view('usage.pick', [
             'list' => $list,
@@ -40,7 +40,7 @@ class SlipPickController extends Controller
         if ($done !== null) {
             return back();
         }
-        $version = Slip::query()->findOrFail($slip)->state === 'booked'
+        $version = Slip::query()->findOrFail($slip)->isBooked()
                 ? 0
                 : $pick->tick($slip, $ticked, $request->person())->version;
 

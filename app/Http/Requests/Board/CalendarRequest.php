@@ -4,20 +4,21 @@ namespace App\Http\Requests\Board;
 
 use App\Actions\Schedule\CalendarEdit;
 use App\Http\Requests\DeedRequest;
+use App\Http\Requests\PlainTime;
 use App\Http\Requests\Rules;
 use App\Papers\CalendarFile;
 use App\Wording\When;
 use Illuminate\Http\UploadedFile;
 use Illuminate\Support\Arr;
 use Illuminate\Validation\ValidationException;
+use KeepPace\Core\Calendar\TypedMoment;
+use KeepPace\Core\Refused;
 
 /**
  * A calendar as edited: a line of shifts and one of breaks for each weekday, a day to add, days to take out, a file.
  */
 class CalendarRequest extends DeedRequest
 {
-    private const SPAN = '/^([01]\d|2[0-3]):[0-5]\d\s*[-–]\s*([01]\d|2[0-3]):[0-5]\d$/';
-
     protected function fields(): array
     {
         return [
@@ -26,22 +27,13 @@ class CalendarRequest extends DeedRequest
             'week.*.*' => ['nullable', ...Rules::text(120)],
             'date' => ['nullable', ...Rules::day()],
             'kind' => ['nullable', 'in:closed,overtime'],
-            'from' => ['nullable', 'date_format:H:i'],
-            'to' => ['nullable', 'date_format:H:i'],
+            'from' => ['nullable', new PlainTime],
+            'to' => ['nullable', new PlainTime],
             'name' => ['nullable', ...Rules::text(60)],
             'remove' => ['nullable', 'array', 'max:500'],
             'remove.*' => Rules::id(),
             'file' => ['nullable', 'file', 'max:1024'],
             'anyway' => ['nullable', 'boolean'],
-        ];
-    }
-
-    public function messages(): array
-    {
-        return [
-            ...parent::messages(),
-            'from.date_format' => 'A time such as 06:00.',
-            'to.date_format' => 'A time such as 14:00.',
         ];
     }
 
@@ -69,13 +61,13 @@ class CalendarRequest extends DeedRequest
                         ),
                     ) as $span
                 ) {
-                    if (preg_match(self::SPAN, $span) !== 1) {
-                        $wrong["week.{$weekday}.{$field}"] = "'{$span}' is no span of time. Type such as 07:00-15:30.";
+                    $times = self::times($span);
+                    if ($times === null) {
+                        $wrong["week.{$weekday}.{$field}"] = "'{$span}' is no span of time. Type such as 7:00-15:30.";
 
                         continue;
                     }
-                    [$from, $to] = array_map(trim(...), preg_split('/[-–]/u', $span) ?: []);
-                    $week[] = ['weekday' => $weekday, 'from' => $from, 'to' => $to, 'break' => $isBreak];
+                    $week[] = ['weekday' => $weekday, 'from' => $times[0], 'to' => $times[1], 'break' => $isBreak];
                 }
             }
         }
@@ -86,6 +78,19 @@ class CalendarRequest extends DeedRequest
         return $week;
     }
 
+    /** @return array{string, string}|null "HH:MM" each; null = it is no span of time */
+    private static function times(string $span): ?array
+    {
+        $times = preg_split('/[-–]/u', $span) ?: [];
+        try {
+            return count($times) === 2
+                ? [TypedMoment::timeOfDay($times[0]), TypedMoment::timeOfDay($times[1])]
+                : null;
+        } catch (Refused) {
+            return null;
+        }
+    }
+
     /** @return list<array{date: string, kind: string, from: string, to: string, name: string}> */
     private function days(): array
     {
@@ -94,8 +99,8 @@ class CalendarRequest extends DeedRequest
                 [
                     'date' => $this->validated('date'),
                     'kind' => $this->string('kind')->value() ?: 'closed',
-                    'from' => $this->string('from')->value(),
-                    'to' => $this->string('to')->value(),
+                    'from' => $this->validated('from') ?? '',
+                    'to' => $this->validated('to') ?? '',
                     'name' => $this->string('name')->trim()->value(),
                 ],
             ]

@@ -248,7 +248,7 @@ class ItemRequest extends DeedRequest
         $substitutes = [];
         foreach ($rows->places() as $at) {
             $typed = $rows->words($at, 'item', 40);
-            $item = Item::query()->firstWhere('number_key', Code::keyOf($typed));
+            $item = Item::numbered($typed);
             if ($item === null) {
                 $typed === '' ?: $rows->wrong($at, 'item', "No item has the number {$typed}.");
             } elseif (in_array($item->id, array_column($substitutes, 'itemId'), true)) {
