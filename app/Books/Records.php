@@ -5,6 +5,7 @@ namespace App\Books;
 use App\Models\CustomerOrder;
 use App\Models\Order;
 use App\Models\OrderStep;
+use App\Models\PurchaseLine;
 use App\Reading\Row;
 use Carbon\CarbonImmutable;
 use Illuminate\Support\Facades\DB;
@@ -16,7 +17,11 @@ use Illuminate\Support\Facades\DB;
 final class Records implements Book
 {
     /** Documents whose fields are kept, by the name they have here. */
-    private const MODELS = ['order' => Order::class, 'customer_order' => CustomerOrder::class];
+    private const MODELS = [
+        'order' => Order::class,
+        'customer_order' => CustomerOrder::class,
+        'purchase_line' => PurchaseLine::class,
+    ];
 
     /** @var list<array{booking_id: int, record: string, record_id: int, fields: string|null}> to be written */
     private array $rows = [];
@@ -39,7 +44,7 @@ final class Records implements Book
      *
      * @param  array<string, CarbonImmutable|int|string|null>  $to
      */
-    public function change(Order $document, array $to): void
+    public function change(Order|PurchaseLine $document, array $to): void
     {
         $was = self::stored($document);
         $document->fill($to);
@@ -57,7 +62,12 @@ final class Records implements Book
         $by = $this->of($undone)->groupBy('record');
 
         return Needs::orders($by->get('order', collect())->pluck('id'))
-            ->and(Needs::customerOrders($by->get('customer_order', collect())->pluck('id')));
+            ->and(Needs::customerOrders($by->get('customer_order', collect())->pluck('id')))
+            ->and(Needs::purchaseOrders(
+                PurchaseLine::query()
+                    ->whereKey($by->get('purchase_line', collect())->pluck('id'))
+                    ->pluck('purchase_order_id'),
+            ));
     }
 
     public function against(Undone $undone): array
@@ -65,7 +75,9 @@ final class Records implements Book
         $against = [];
         foreach ($this->of($undone) as $change) {
             $document = $this->held($change);
-            if ($change->isMade()) {
+            if ($document instanceof PurchaseLine) {
+                array_push($against, ...$this->changedSince($change, $document));
+            } elseif ($change->isMade()) {
                 array_push($against, ...$this->made->against(
                     $document,
                     $this->released($document, $undone),
@@ -96,12 +108,15 @@ final class Records implements Book
     {
         foreach ($this->of($undone) as $change) {
             $document = $this->held($change);
-            if ($change->isMade()) {
+            if ($change->isMade() && ! $document instanceof PurchaseLine) {
                 $this->made->cancel($document);
 
                 continue;
             }
             $document->setRawAttributes([...$document->getAttributes(), ...$change->before()]);
+            if ($document instanceof PurchaseLine) {
+                $this->ledger->concernsPurchase($this->ledger->held()->purchaseOrder($document->purchase_order_id));
+            }
             if ($document instanceof Order && $change->was('released_at')) {
                 $this->thaw($document);
             }
@@ -136,7 +151,7 @@ final class Records implements Book
     }
 
     /** @param  array<string, array{int|string|null, int|string|null}>|null  $fields  before, after; null = made */
-    private function keep(Order|CustomerOrder $document, ?array $fields): void
+    private function keep(Order|CustomerOrder|PurchaseLine $document, ?array $fields): void
     {
         $this->rows[] = [
             'booking_id' => $this->ledger->booking->id,
@@ -157,19 +172,22 @@ final class Records implements Book
             : collect();
     }
 
-    private function held(RecordChange $change): Order|CustomerOrder
+    /** A line of a purchase is guarded by the lock of its head. */
+    private function held(RecordChange $change): Order|CustomerOrder|PurchaseLine
     {
-        return $change->record === 'order'
-            ? $this->ledger->held()->order($change->id)
-            : $this->ledger->held()->customerOrder($change->id);
+        return match ($change->record) {
+            'order' => $this->ledger->held()->order($change->id),
+            'purchase_line' => PurchaseLine::query()->findOrFail($change->id),
+            default => $this->ledger->held()->customerOrder($change->id),
+        };
     }
 
     /** @return array<string, int|string|null> columns as they are stored */
-    private static function stored(Order $order): array
+    private static function stored(Order|PurchaseLine $document): array
     {
         return array_map(
             fn (mixed $value): int|string|null => is_int($value) || is_string($value) ? $value : null,
-            $order->getAttributes(),
+            $document->getAttributes(),
         );
     }
 
@@ -183,11 +201,13 @@ final class Records implements Book
     }
 
     /** @return list<string> */
-    private function changedSince(RecordChange $change, Order $order): array
+    private function changedSince(RecordChange $change, Order|PurchaseLine $document): array
     {
-        return $change->stands(self::stored($order))
+        $what = ($document instanceof Order ? 'order ' : '').$document->number;
+
+        return $change->stands(self::stored($document))
             ? []
-            : ["What this changed of order {$order->number} was changed again since. Undo that first."];
+            : ["What this changed of {$what} was changed again since. Undo that first."];
     }
 
     /**

@@ -53,7 +53,8 @@ final class BookingRules
             FROM record_changes c
             LEFT JOIN orders o ON c.record = 'order' AND o.id = c.record_id
             LEFT JOIN customer_orders u ON c.record = 'customer_order' AND u.id = c.record_id
-            WHERE o.id IS NULL AND u.id IS NULL
+            LEFT JOIN purchase_lines l ON c.record = 'purchase_line' AND l.id = c.record_id
+            WHERE o.id IS NULL AND u.id IS NULL AND l.id IS NULL
             UNION ALL
             SELECT CONCAT(record, ' ', record_id, ' was made ', COUNT(*), ' times')
             FROM record_changes

@@ -102,8 +102,9 @@ final class ChangeOrder
                 $ledger->change($order, 'state', $order->state->value, 'cancelled');
                 $order->state = OrderState::Cancelled;
 
-                return "Order {$order->number} cancelled: {$signed->reason}";
+                return WorkLeft::giveUp($ledger, $order)."Order {$order->number} cancelled: {$signed->reason}";
             },
+            WorkLeft::needs(...),
         );
     }
 }

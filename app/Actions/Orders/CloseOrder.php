@@ -43,7 +43,7 @@ final class CloseOrder
     public function handle(int $id, Signed $signed, bool $nothingMore = false): Booking
     {
         return $this->bookings->once(BookingKind::Close, $signed, new Part(
-            fn () => ReceiveOrder::needs($id),
+            fn () => ReceiveOrder::needs($id)->and(WorkLeft::needs($id)),
             fn (Ledger $ledger, Held $held) => $this->write($ledger, $held->order($id), $nothingMore),
         ));
     }
@@ -61,6 +61,7 @@ final class CloseOrder
             ->keyBy('id');
         $nothingMore ?: self::assertAllCame($order, $outputs);
         $ledger->concerns($order);
+        $workLeft = WorkLeft::giveUp($ledger, $order);
         $settled = self::settled($ledger, $order, $outputs);
         foreach ($settled as $one) {
             $one->book();
@@ -72,7 +73,7 @@ final class CloseOrder
         $toStock === 0 ?: $ledger->costs->add($order, CostKind::Receipt, -$toStock);
         $ledger->costs->add($order, CostKind::Variance, -$variance);
         $ledger->records->change($order, ['closed_at' => now()->toImmutable()]);
-        $ledger->says(self::notBilled($order)."Order {$order->number} closed: ".number_format($variance / 100,
+        $ledger->says($workLeft.self::notBilled($order)."Order {$order->number} closed: ".number_format($variance / 100,
             2).' variance, '.number_format($toStock / 100, 2).' to stock.');
     }
 
@@ -128,7 +129,7 @@ final class CloseOrder
         return array_values(PurchaseLine::query()
             ->with('item.unit')
             ->where('cost_order_id', $order->id)
-            ->whereNull('order_step_id') // work comes with its pieces, and these have come
+            ->whereNull('order_step_id') // work comes with its pieces; what is left of it is given up
             ->where('is_open', true)
             ->orderBy('id')
             ->get()

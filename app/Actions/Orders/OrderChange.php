@@ -26,6 +26,7 @@ final class OrderChange
      * @param  int|Closure(): int  $id  asked for after the token: a step taken out is no longer there to name its order
      * @param  int  $version  of the order as the person saw it
      * @param  Closure(Ledger, Order): string  $work  gives the sentence of the booking
+     * @param  (Closure(int): Needs)|null  $more  what else it needs, by the order's id
      *
      * @throws ChangedMeanwhile
      * @throws Refused when the order is no longer open
@@ -35,12 +36,13 @@ final class OrderChange
         int $version,
         Signed $signed,
         Closure $work,
+        ?Closure $more = null,
     ): Booking {
         return $this->bookings->once(
             BookingKind::OrderChanged,
             $signed,
             new Part(
-                fn (): Needs => $this->needs($id),
+                fn (): Needs => $this->needs($id, $more),
                 function (Ledger $ledger, Held $held) use ($id, $version, $work): void {
                     $id = $id instanceof Closure ? $id() : $id;
                     $order = $held->order($id)->load('item.unit', 'item.units.unit');
@@ -53,11 +55,17 @@ final class OrderChange
         );
     }
 
-    /** What is made for it may follow it. */
-    private function needs(int|Closure $id): Needs
+    /**
+     * What is made for it may follow it.
+     *
+     * @param  int|Closure(): int  $id
+     * @param  (Closure(int): Needs)|null  $more
+     */
+    private function needs(int|Closure $id, ?Closure $more): Needs
     {
         $id = $id instanceof Closure ? $id() : $id;
+        $needs = Needs::orders([$id, ...PartsDue::below($id)]);
 
-        return Needs::orders([$id, ...PartsDue::below($id)]);
+        return $more === null ? $needs : $needs->and($more($id));
     }
 }

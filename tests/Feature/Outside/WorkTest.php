@@ -54,6 +54,19 @@ function outsideCents(OrderStep $step): int
     return (int) DB::table('cost_entries')->where('order_id', $step->order_id)->where('kind', 'outside')->sum('cents');
 }
 
+/** What is left to do behind a step is done at no cost, and its pieces are received. */
+function finishedBehind(object $test, OrderStep $step, string $pieces): Order
+{
+    $order = Order::query()->findOrFail($step->order_id);
+    foreach ($order->steps()->where('number', '>', $step->number)->get() as $next) {
+        $isLast = ! $order->steps()->where('number', '>', $next->number)->exists();
+        $test->shop->report($next->refresh(), $pieces, $isLast ? '0' : $pieces, over: ['minutes' => 0]);
+    }
+    $test->shop->receive($order->refresh(), $pieces, place: 'STORES');
+
+    return $order->refresh();
+}
+
 function comesBack(object $test, OrderStep $step, TypedBack $typed): Booking
 {
     return app(ComesBack::class)->handle($step->id, $typed, $test->shop->sign(Role::Storekeeper));
@@ -237,12 +250,7 @@ it('says at closing what of its work is not billed', function () {
     $this->shop->sendAll($step);
     comesBack($this, $step, new TypedBack('2', '2'));
     $order = Order::query()->findOrFail($step->order_id);
-    foreach ($order->steps()->where('number', '>', $step->number)->get() as $next) {
-        $todo = (string) $next->refresh()->pieces()->toDo();
-        $isLast = ! $order->steps()->where('number', '>', $next->number)->exists();
-        $this->shop->report($next, $todo, $isLast ? '0' : $todo);
-    }
-    $this->shop->receive($order->refresh(), '2', place: 'STORES');
+    finishedBehind($this, $step, '2');
     $closed = $this->shop->close($order->refresh());
     expect($closed->says)->toStartWith("Its work on {$work->number}/1, 4.00 €, is not billed yet.")
         ->and($this->shop->differences())->toBe([]);
@@ -269,12 +277,7 @@ it('books what is settled after the order is closed as variance', function (Clai
     $whose = $answer === ClaimAnswer::Ours ? Whose::Open : Whose::Theirs;
     comesBack($this, $step, new TypedBack('2', '2', '1', reason: 'bent', whose: $whose));
     $order = Order::query()->findOrFail($step->order_id);
-    foreach ($order->steps()->where('number', '>', $step->number)->get() as $next) {
-        $todo = (string) $next->refresh()->pieces()->toDo();
-        $isLast = ! $order->steps()->where('number', '>', $next->number)->exists();
-        $this->shop->report($next, $todo, $isLast ? '0' : $todo, over: ['minutes' => 0]);
-    }
-    $this->shop->receive($order->refresh(), '2', place: 'STORES');
+    finishedBehind($this, $step, '2');
     $this->shop->close($order->refresh());
     $before = outsideCents($step);
     app(SettleClaim::class)->handle(Claim::query()->sole()->id, $answer, $cents, $this->shop->sign(Role::Buyer));
@@ -305,3 +308,55 @@ it('has pieces done again at the cost of the supplier', function () {
         ->and($work->refresh()->state)->toBe(PurchaseState::Done)
         ->and($this->shop->differences())->toBe([]);
 });
+
+/* Common practice: what a supplier cannot do any more, for its pieces were scrapped before, is nobody's to wait for. */
+it('waits for no more of its work when an order is closed', function () {
+    $order = $this->shop->order('DRUM-9', '4', '2027-01-15');
+    $this->shop->release($order);
+    $step = $order->steps()->whereNotNull('supplier_id')->firstOrFail();
+    $work = $this->shop->orderWork($step);
+    $line = $work->lines()->sole();
+    foreach ($order->steps()->where('number', '<', $step->number)->get() as $n => $before) {
+        $this->shop->report($before->refresh(), '3', '3', $n === 0 ? '1' : '0');
+    }
+    comesBack($this, tap($step->refresh(), $this->shop->sendAll(...)), new TypedBack('3', '3'));
+    expect($line->refresh()->openQuantity()->toInt())->toBe(1)
+        ->and($work->refresh()->state)->toBe(PurchaseState::PartIn);
+    $order = finishedBehind($this, $step, '3');
+    $closed = $this->shop->close($order);
+    expect($closed->refresh()->says)
+        ->toStartWith("Its work is no longer waited for: 1 pc on {$line->number}; tell who does it. Its work on")
+        ->and($line->refresh()->is_open)->toBeFalse()
+        ->and($work->refresh()->state)->toBe(PurchaseState::Done)
+        ->and($this->shop->differences())->toBe([]);
+    $this->actingAs($this->shop->as(Role::Buyer))->get("/purchases/{$work->id}")->assertSee('no longer waited for');
+    // reopened it may be remade, and goes again
+    $this->shop->reverse($closed);
+    expect($line->refresh()->openQuantity()->toInt())->toBe(1)
+        ->and($work->refresh()->state)->toBe(PurchaseState::PartIn)
+        ->and($this->shop->differences())->toBe([]);
+    // a line somebody changed since is not put back behind their back
+    $again = $this->shop->close($order->refresh());
+    DB::table('purchase_lines')->where('id', $line->id)->update(['cancelled_quantity' => '0.5']);
+    expect(fn () => $this->shop->reverse($again))
+        ->toThrow(Refused::class, "What this changed of {$line->number} was changed again since.");
+});
+
+it('waits for none of its work when an order is cancelled, sent or drafted', function (bool $isSent) {
+    $order = $this->shop->order('DRUM-9', '4', '2027-01-15');
+    $this->shop->release($order);
+    $step = $order->steps()->whereNotNull('supplier_id')->firstOrFail();
+    if ($isSent) {
+        $this->shop->orderWork($step);
+    } else {
+        app(OrderWork::class)->handle([$step->id], $this->shop->sign(Role::Buyer));
+    }
+    $line = PurchaseLine::query()->where('order_step_id', $step->id)->sole();
+    $this->actingAs($this->shop->as(Role::Supervisor))->delete("/orders/{$order->id}", [
+        'token' => 'c', 'version' => $order->refresh()->version, 'reason' => 'the customer withdrew',
+    ])->assertSessionHas('done', "Its work is no longer waited for: 4 pc on {$line->number}"
+        .($isSent ? '; tell who does it.' : '.')." Order {$order->number} cancelled: the customer withdrew");
+    expect($line->refresh()->wanted()->isZero())->toBeTrue()
+        ->and($line->is_open)->toBeFalse()
+        ->and($this->shop->differences())->toBe([]);
+})->with(['sent' => true, 'drafted' => false]);
