@@ -24,7 +24,7 @@
                         <a href="{{ route('purchases.show', $row->owed->orderId) }}">{{ $row->owed->number }}</a>
                     </td>
                     <td>
-                        {{ $row->owed->item }} <span class="sub">{{ $row->owed->itemNumber }}</span>
+                        {{ $row->owed->item }} <span class="sub text-nowrap">{{ $row->owed->itemNumber }}</span>
                         @if ($row->owed->onBill)<span class="soon">on bill {{ $row->owed->onBill }} already</span>@endif
                         <x-why :field="$row->key()" />
                     </td>

@@ -45,7 +45,7 @@
                                 <a href="{{ route('purchases.show', $line->orderId) }}">{{ $line->number }}</a>
                             </td>
                             <td>
-                                {{ $line->item }} <span class="sub">{{ $line->itemNumber }}</span>
+                                {{ $line->item }} <span class="sub text-nowrap">{{ $line->itemNumber }}</span>
                                 @if ($line->onBill)
                                     <span class="sub">· on bill {{ $line->onBill }}, to be looked at</span>
                                 @endif

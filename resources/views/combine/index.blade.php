@@ -15,15 +15,15 @@
             @foreach ($list->says($item) as $says)
                 <div class="said note" role="status">{{ $says }}</div>
             @endforeach
-            <table class="list">
+            <table class="list even">
                 <thead>
                     <tr>
-                        <th></th>
+                        <th class="narrow"></th>
                         <th>What</th>
                         <th>For</th>
-                        <th class="n">Quantity</th>
-                        <th>Unit</th>
-                        <th>Due</th>
+                        <th class="n middle">Quantity</th>
+                        <th class="narrow">Unit</th>
+                        <th class="middle">Due</th>
                     </tr>
                 </thead>
                 <tbody>

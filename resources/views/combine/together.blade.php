@@ -18,7 +18,7 @@
                 <span class="sub">{{ $together->unpaid($run) }} min were to be paid by an order that ended</span>
             @endif
         </h2>
-        <table class="list">
+        <table class="list even">
             @include('combine.together-head', ['last' => 'Pays'])
             <tbody>
                 @foreach ($run as $row)
@@ -46,7 +46,7 @@
                 {{ $rows[0]->where }}
                 <span class="sub">up to {{ $print->minutes($together->saves($rows)) }} less</span>
             </h2>
-            <table class="list">
+            <table class="list even">
                 @include('combine.together-head', ['last' => 'Set-up'])
                 <tbody>
                     @foreach ($rows as $row)

@@ -18,7 +18,7 @@
         <tbody>
             @foreach ($of as $row)
                 <tr>
-                    <td>{{ $row->part->item }} <span class="sub">{{ $row->part->itemNumber }}</span></td>
+                    <td>{{ $row->part->item }} <span class="sub text-nowrap">{{ $row->part->itemNumber }}</span></td>
                     <td class="n">{{ $print->amount($row->part->planned) }}</td>
                     <td class="n">{{ $print->amount($row->part->used) }}</td>
                     <td @class(['n', 'behind' => $row->variance->quantity->isPositive()])>

@@ -3,7 +3,7 @@
 <article @class(['job', 'now' => $job->isRunning()]) id="s{{ $job->id }}">
     <div class="d-flex gap-3 align-items-baseline flex-wrap">
         <h2><a href="{{ route('orders.show', $job->orderId) }}">{{ $job->order }}</a> · {{ $job->step() }}</h2>
-        <span>{{ $job->item }} <span class="sub">{{ $job->itemNumber }}</span></span>
+        <span>{{ $job->item }} <span class="sub text-nowrap">{{ $job->itemNumber }}</span></span>
         @if ($job->isRunning())
             <span class="tag running">running since {{ $print->when($job->runningSince) }}, {{ $job->worker }}</span>
         @endif

@@ -18,7 +18,7 @@
                 <td class="num">{{ $line->position }}</td>
                 <td>
                     <a href="{{ route('stock.show', $line->itemId) }}">{{ $line->item }}</a>
-                    <span class="sub">{{ $line->itemNumber }}</span>
+                    <span class="sub text-nowrap">{{ $line->itemNumber }}</span>
                 </td>
                 <td class="n">
                     {{ $print->amount($line->quantity) }}

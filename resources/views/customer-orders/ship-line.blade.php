@@ -33,7 +33,7 @@
                 @cannot('ship') disabled @endcannot>{{ old($line->key('codes')) }}</textarea>
             <x-why :field="$line->key('codes')" />
         @elseif ($line->isTracked())
-            <select class="form-select" form="ship{{ $id }}" name="lines[{{ $line->id }}][lot]"
+            <select class="form-select w-100" form="ship{{ $id }}" name="lines[{{ $line->id }}][lot]"
                 aria-label="Lot of {{ $line->label() }}">
                 @foreach ($line->lotOptions() as $lot => $says)
                     <option value="{{ $lot }}" @selected(old($line->key('lot')) == $lot)>{{ $says }}</option>

@@ -23,7 +23,7 @@
                             <a href="{{ route('purchases.show', $row->order) }}">{{ $row->number }}</a>
                         </td>
                         <td>
-                            {{ $row->item }} <span class="sub">{{ $row->itemNumber }}</span>
+                            {{ $row->item }} <span class="sub text-nowrap">{{ $row->itemNumber }}</span>
                             <x-why :field="$row->key()" />
                         </td>
                         <td class="n">{{ $print->amount($row->open) }} <span class="sub">{{ $row->unit }}</span></td>

@@ -10,7 +10,7 @@
             @foreach ($rows as $row)
                 <tr>
                     <td class="cut">{{ $row->partner }}</td>
-                    <td>{{ $row->item }} <span class="sub">{{ $row->itemNumber }}</span></td>
+                    <td>{{ $row->item }} <span class="sub text-nowrap">{{ $row->itemNumber }}</span></td>
                     <td class="n">{{ $print->amount($row->quantity) }}</td>
                     <td>{{ $row->unit }}</td>
                     <td>

@@ -26,7 +26,7 @@
                     <tr>
                         <td>
                             <a href="{{ route('flow.show', $item->id) }}">{{ $item->name }}</a>
-                            <span class="sub">{{ $item->number }}</span>
+                            <span class="sub text-nowrap">{{ $item->number }}</span>
                         </td>
                         <td class="n">{{ $print->amount($item->there) }}</td>
                         <td>{{ $item->unit }}</td>

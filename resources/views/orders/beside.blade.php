@@ -20,7 +20,7 @@
             <tr>
                 <td>
                     <a href="{{ route('stock.show', $line->itemId) }}">{{ $line->item }}</a>
-                    <span class="sub">{{ $line->itemNumber }}</span>
+                    <span class="sub text-nowrap">{{ $line->itemNumber }}</span>
                 </td>
                 <td>{{ $line->kind->label() }}</td>
                 <td class="n">

@@ -1,6 +1,6 @@
 {{-- A component of an order, with what is not as usual about it. --}}
 <a href="{{ route('stock.show', $part->itemId) }}">{{ $part->item }}</a>
-<span class="sub">{{ $part->itemNumber }}</span>
+<span class="sub text-nowrap">{{ $part->itemNumber }}</span>
 @if ($part->standsFor)
     <span class="tag soon">for {{ $part->standsFor }}</span>
 @elseif ($part->isUnplanned())

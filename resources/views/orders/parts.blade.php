@@ -49,7 +49,7 @@
                             <td class="n">{{ $part->step }}</td>
                             <td>
                                 <a href="{{ route('stock.show', $part->itemId) }}">{{ $part->item }}</a>
-                                <span class="sub">{{ $part->itemNumber }}</span>
+                                <span class="sub text-nowrap">{{ $part->itemNumber }}</span>
                             </td>
                             <td class="n">{{ $print->amount($part->planned) }}</td>
                             <td class="n">{{ $print->some($part->used) }}</td>

@@ -3,7 +3,7 @@
     <td></td>
     <td class="cut">
         <span class="sub">{{ $line->kind->label() }}</span> {{ $line->item }}
-        <span class="sub">{{ $line->itemNumber }}</span>
+        <span class="sub text-nowrap">{{ $line->itemNumber }}</span>
     </td>
     <td class="w1"></td>
     <td class="n">{{ $print->some($order->goesWith($line)) }} {{ $line->unit }}</td>

@@ -20,7 +20,7 @@
             @foreach ($page->components as $one)
                 <tr>
                     <td class="cut outside">{{ $one->supplier }}</td>
-                    <td>{{ $one->item }} <span class="sub">{{ $one->itemNumber }}</span></td>
+                    <td>{{ $one->item }} <span class="sub text-nowrap">{{ $one->itemNumber }}</span></td>
                     <td class="n">{{ $print->amount($one->there) }}</td>
                     <td>{{ $one->unit }}</td>
                     @can('see-money')

@@ -42,7 +42,7 @@
                             <td class="tight">
                                 <a class="num" href="{{ route('orders.show', $line->orderId) }}">{{ $line->order }}</a>
                             </td>
-                            <td>{{ $line->item }} <span class="sub">{{ $line->itemNumber }}</span></td>
+                            <td>{{ $line->item }} <span class="sub text-nowrap">{{ $line->itemNumber }}</span></td>
                             <td>{{ $line->step }}</td>
                             <td class="n">{{ $print->amount($line->pieces->sent) }}</td>
                             <td class="n">{{ $print->some($line->pieces->good) }}</td>

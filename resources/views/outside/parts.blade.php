@@ -21,7 +21,7 @@
             @foreach ($page->parts as $part)
                 <tr>
                     <td class="cut outside">{{ $part->supplier }}</td>
-                    <td>{{ $part->item }} <span class="sub">{{ $part->itemNumber }}</span></td>
+                    <td>{{ $part->item }} <span class="sub text-nowrap">{{ $part->itemNumber }}</span></td>
                     <td class="n">{{ $print->amount($part->there) }}</td>
                     <td>{{ $part->unit }}</td>
                     @can('see-money')

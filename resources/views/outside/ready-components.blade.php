@@ -20,7 +20,7 @@
                     <td>
                         <input type="hidden" name="{{ $one->field('step') }}" value="{{ $one->stepId }}">
                         <input type="hidden" name="{{ $one->field('here') }}" value="{{ $print->some($one->toGo) }}">
-                        {{ $one->item }} <span class="sub">{{ $one->itemNumber }}</span>
+                        {{ $one->item }} <span class="sub text-nowrap">{{ $one->itemNumber }}</span>
                     </td>
                     <td>
                         <a class="num" href="{{ route('orders.show', $one->orderId) }}">{{ $one->order }}</a>

@@ -18,7 +18,7 @@
         <tbody>
             @foreach ($parts as $part)
                 <tr>
-                    <td>{{ $part->item }} <span class="sub">{{ $part->itemNumber }}</span></td>
+                    <td>{{ $part->item }} <span class="sub text-nowrap">{{ $part->itemNumber }}</span></td>
                     <td>
                         <a class="num" href="{{ route('purchases.show', $part->purchaseId) }}">{{ $part->line }}</a>
                         {{ $part->made }}

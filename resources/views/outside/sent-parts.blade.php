@@ -21,7 +21,7 @@
             @foreach ($page->parts as $part)
                 <tr>
                     <td class="n">{{ $part->position }}</td>
-                    <td>{{ $part->item }} <span class="sub">{{ $part->itemNumber }}</span></td>
+                    <td>{{ $part->item }} <span class="sub text-nowrap">{{ $part->itemNumber }}</span></td>
                     <td>{{ $part->lot }}</td>
                     <td class="tight">
                         <a class="num" href="{{ $part->address() }}">{{ $part->line }}</a>

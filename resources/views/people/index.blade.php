@@ -10,7 +10,7 @@
         <tbody>
         @foreach ($people as $person)
             <tr>
-                <td>{{ $person->name }} <span class="sub">{{ $person->number }}</span></td>
+                <td>{{ $person->name }} <span class="sub text-nowrap">{{ $person->number }}</span></td>
                 <td class="num">{{ $person->login }}</td>
                 <td>{{ $person->roles()->label() }}</td>
                 <td>

@@ -32,7 +32,7 @@
             <tbody>
                 @foreach ($held as $date)
                     <tr>
-                        <td>{{ $date->item }} <span class="sub">{{ $date->itemNumber }}</span></td>
+                        <td>{{ $date->item }} <span class="sub text-nowrap">{{ $date->itemNumber }}</span></td>
                         <td class="n">{{ $print->amount($date->quantity) }}</td>
                         <td>{{ $date->for }}</td>
                         <td>{{ $print->when($date->finishAt) }}</td>

@@ -34,7 +34,7 @@
                         @foreach ($rows as $row)
                             <tr @class(['wrong' => $errors->has($row->key())])>
                                 <td class="tight"><a href="{{ $row->to }}">{{ $row->document }}</a></td>
-                                <td>{{ $row->item }} <span class="sub">{{ $row->itemNumber }}</span></td>
+                                <td>{{ $row->item }} <span class="sub text-nowrap">{{ $row->itemNumber }}</span></td>
                                 <td class="n">{{ $print->amount($row->quantity) }}</td>
                                 <td>{{ $row->unit }}</td>
                                 <td @class(['behind notched' => $row->isLate()])>

@@ -34,11 +34,11 @@
                                 {{ $row->supplier }}
                             @endcan
                         </td>
-                        <td>{{ $row->item }} <span class="sub">{{ $row->itemNumber }}</span></td>
+                        <td>{{ $row->item }} <span class="sub text-nowrap">{{ $row->itemNumber }}</span></td>
                         <td class="n">{{ $print->amount($row->quantity) }}</td>
                         <td>{{ $row->unit }}</td>
                         <td class="tight"><a href="{{ $row->to }}">{{ $row->document }}</a></td>
-                        <td @class(['behind notched' => $row->isLate()])>
+                        <td @class(['comes' => $row->isLate(), 'behind notched' => $row->isLate()])>
                             {{ $row->arrivalSays() }}
                             @if ($row->history !== '')<div class="sub">{{ $row->history }}</div>@endif
                         </td>

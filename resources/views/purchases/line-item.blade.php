@@ -3,5 +3,5 @@
     {{ $line->item }} <span class="sub">{{ $line->termsSay() }}</span>
 @else
     <a href="{{ route('stock.show', $line->itemId) }}">{{ $line->item }}</a>
-    <span class="sub">{{ $line->itemNumber }}</span>
+    <span class="sub text-nowrap">{{ $line->itemNumber }}</span>
 @endif

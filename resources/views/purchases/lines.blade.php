@@ -32,14 +32,14 @@
                 @endif
                 <td>
                     <a href="{{ route('stock.show', $line->itemId) }}">{{ $line->item }}</a>
-                    <span class="sub">{{ $line->itemNumber }}</span>
+                    <span class="sub text-nowrap">{{ $line->itemNumber }}</span>
                 </td>
                 <td class="n">{{ $print->amount($line->quantity) }}</td>
                 <td class="n w2">{{ $print->some($line->received) }}</td>
                 <td class="n">{{ $line->isOpen ? $print->amount($line->toCome()) : '' }}</td>
                 <td>{{ $line->unit }}</td>
                 <td class="n w2">{{ $print->price($line->price) }}</td>
-                <td @class(['behind notched' => $line->isLate()])>
+                <td @class(['comes' => $line->isLate(), 'behind notched' => $line->isLate()])>
                     {{ $line->arrivalSays() }}
                     @if ($line->isHurried())
                         <span class="sub">hurried</span>

@@ -18,7 +18,7 @@
                     <td class="num tight">{{ $part->line }}</td>
                     <td>
                         <a href="{{ route('stock.show', $part->itemId) }}">{{ $part->item }}</a>
-                        <span class="sub">{{ $part->itemNumber }}</span>
+                        <span class="sub text-nowrap">{{ $part->itemNumber }}</span>
                     </td>
                     <td class="n">{{ $print->amount($part->each()) }}</td>
                     <td class="n">{{ $print->some($part->there) }}</td>

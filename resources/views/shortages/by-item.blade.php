@@ -26,7 +26,7 @@
                 </td>
                 <td>
                     <a href="{{ route('stock.show', $item->id) }}">{{ $item->name }}</a>
-                    <span class="sub">{{ $item->number }}</span><x-why :field="'items.'.$item->id" />
+                    <span class="sub text-nowrap">{{ $item->number }}</span><x-why :field="'items.'.$item->id" />
                 </td>
                 <td class="n behind notched">{{ $print->amount($item->missing) }}</td>
                 <td>{{ $item->unit }}</td>

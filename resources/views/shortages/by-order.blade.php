@@ -22,7 +22,7 @@
                     </td>
                     <td>
                         <a href="{{ route('stock.show', $part->itemId) }}">{{ $part->item }}</a>
-                        <span class="sub">{{ $part->itemNumber }}</span>
+                        <span class="sub text-nowrap">{{ $part->itemNumber }}</span>
                     </td>
                     <td class="n">{{ $part->step }}</td>
                     <td class="n behind notched">{{ $print->amount($part->missing) }}</td>

@@ -15,7 +15,7 @@
             @foreach ($part->purchases() as $coming)
                 <tr>
                     <td><a class="num" href="{{ route('orders.show', $part->orderId) }}">{{ $part->order }}</a></td>
-                    <td>{{ $part->item }} <span class="sub">{{ $part->itemNumber }}</span></td>
+                    <td>{{ $part->item }} <span class="sub text-nowrap">{{ $part->itemNumber }}</span></td>
                     <td class="n">{{ $part->step }}</td>
                     <td>
                         {{ $print->amount($coming->quantity) }} {{ $part->unit }} of {{ $coming->by->number }},

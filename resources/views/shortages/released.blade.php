@@ -15,7 +15,7 @@
                 <td class="tight">
                     <a class="num" href="{{ route('orders.show', $one->part->orderId) }}">{{ $one->part->order }}</a>
                 </td>
-                <td>{{ $one->part->item }} <span class="sub">{{ $one->part->itemNumber }}</span></td>
+                <td>{{ $one->part->item }} <span class="sub text-nowrap">{{ $one->part->itemNumber }}</span></td>
                 <td class="n">{{ $one->part->step }}</td>
                 <td class="n"><x-amount :of="$one->toIssue" :unit="$one->part->unit" /></td>
                 <td>

@@ -24,7 +24,7 @@
                         <strong>{{ $row->place ?? 'no place yet' }}</strong>
                     @endif
                 </td>
-                <td>{{ $row->item }} <span class="sub">{{ $row->itemNumber }}</span></td>
+                <td>{{ $row->item }} <span class="sub text-nowrap">{{ $row->itemNumber }}</span></td>
                 <td>
                     {{ $row->code }}
                     @if ($row->expiresOn)

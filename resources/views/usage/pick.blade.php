@@ -35,7 +35,7 @@
             <tbody>
                 @foreach ($list->missing as $row)
                     <tr>
-                        <td>{{ $row->item }} <span class="sub">{{ $row->itemNumber }}</span></td>
+                        <td>{{ $row->item }} <span class="sub text-nowrap">{{ $row->itemNumber }}</span></td>
                         <td class="n behind notched">{{ $print->amount($row->quantity) }}</td>
                         <td>{{ $row->unit }}</td>
                         <td class="num">{{ $row->order }}</td>

@@ -15,7 +15,7 @@
         @foreach ($lots as $lot)
             <tr @class(['wrong' => $errors->has($lot->field())])>
                 <td class="n">{{ $lot->step }}</td>
-                <td>{{ $lot->item }} <span class="sub">{{ $lot->itemNumber }}</span></td>
+                <td>{{ $lot->item }} <span class="sub text-nowrap">{{ $lot->itemNumber }}</span></td>
                 <td>{{ $lot->lot }}</td>
                 <td class="n">{{ $print->amount($lot->planned) }}</td>
                 <td class="n">{{ $print->amount($lot->quantity) }}</td>
