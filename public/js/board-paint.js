@@ -368,6 +368,26 @@ class BoardPaint {
         this.ink.font = '600 12px Figures, sans-serif';
         this.ink.fillText(narrow ? weekday : room < 72 ? `${weekday} ${number}` : name, x, 15);
         if (narrow) this.ink.fillText(number, x, 31);
+        return narrow;
+    }
+
+    /* A word where there is room for it, beside days over their numbers only a mark. */
+    now(x, hasRoom) {
+        const { ink, color } = this,
+            { HEAD } = BoardPaint;
+        ink.fillStyle = color.behind;
+        if (!hasRoom) {
+            ink.beginPath();
+            ink.moveTo(x - 5, HEAD - 6);
+            ink.lineTo(x + 5, HEAD - 6);
+            ink.lineTo(x, HEAD);
+            ink.fill();
+            return;
+        }
+        ink.fillRect(x, HEAD - 15, 27, 14);
+        ink.fillStyle = '#fff';
+        ink.font = '11px Figures, sans-serif';
+        ink.fillText('now', x + 3, HEAD - 4);
     }
 
     heads() {
@@ -379,6 +399,7 @@ class BoardPaint {
         ink.fillStyle = color.sheet;
         ink.fillRect(0, 0, this.width, HEAD);
         this.line(0, HEAD - 0.5, this.width, HEAD - 0.5, color.line);
+        let isNarrow = false;
         board.data.days.forEach((minute, i) => {
             const next = board.data.days[i + 1] ?? minute + 1440;
             if (next < this.from || minute > this.to) return;
@@ -388,7 +409,8 @@ class BoardPaint {
                 this.line(Math.round(x) + 0.5, 4, Math.round(x) + 0.5, HEAD, '#18222f70');
                 ink.fillStyle = color.ink;
                 const at = Math.max(x + 4, Math.min(4, this.x(next) - 70));
-                this.day(board.dayNameOf(minute), at, far ? Infinity : this.x(next) - x, Boolean(every));
+                const room = far ? Infinity : this.x(next) - x;
+                isNarrow = this.day(board.dayNameOf(minute), at, room, Boolean(every)) || isNarrow;
             }
             if (far || !every) return;
             ink.fillStyle = color.ink2;
@@ -399,11 +421,6 @@ class BoardPaint {
                     ink.fillText(board.clockOf(m), this.x(m), 31);
             ink.textAlign = 'left';
         });
-        const now = this.x(board.data.now);
-        ink.fillStyle = color.behind;
-        ink.fillRect(now, HEAD - 15, 27, 14);
-        ink.fillStyle = '#fff';
-        ink.font = '11px Figures, sans-serif';
-        ink.fillText('now', now + 3, HEAD - 4);
+        this.now(this.x(board.data.now), !isNarrow);
     }
 }
