@@ -4,6 +4,7 @@ declare(strict_types=1);
 
 namespace KeepPace\Core\Scheduling\Search;
 
+use Closure;
 use KeepPace\Core\Scheduling\Job;
 use KeepPace\Core\Scheduling\Net\Net;
 use KeepPace\Core\Scheduling\Step;
@@ -14,32 +15,13 @@ use Random\Engine\Xoshiro256StarStar;
 use Random\Randomizer;
 
 /**
- * Least total weighted tardiness, anytime. First many dispatched schedules, with jobs made more and less urgent by
- * chance (search in the space of the problem: Storer, Wu and Vaccari, Management Science 38 (1992)), or orders put in
- * one by one where that is better; a short cooling of the best few; then coolings that grow longer, each begun again
- * from the best found. Repeatable by seed and iterations; a time limit only cuts.
+ * Least total weighted tardiness, anytime. First many schedules worked out (Starts) and the best few of them cooled a
+ * little; then coolings that grow longer, each begun again from the best found. Repeatable by seed and iterations; a
+ * time limit only cuts.
  */
 final class TardinessSearch
 {
-    /** Dispatched schedules: this many operations in all, but not more schedules than that. */
-    private const DISPATCHED = 120_000;
-
-    private const MOST_STARTS = 400;
-
-    /** The first of them, with how far each looks ahead. */
-    private const RULES = [
-        [Rule::TardinessCost, 1.0],
-        [Rule::TardinessCost, 2.0],
-        [Rule::TardinessCost, 4.0],
-        [Rule::DueDate, 0.0],
-        [Rule::CriticalRatio, 0.0],
-        [Rule::Shortest, 0.0],
-    ];
-
-    /** Order after order: how many times its own time, and the usual time for its weight, each comes sooner. */
-    private const SOONER = [[0.5, 2.0], [0.5, 4.0], [0.5, 1.0], [1.0, 1.0], [1.0, 2.0], [0.5, 8.0], [0.5, 0.5]];
-
-    /** The best of them are cooled a little. */
+    /** The best of what it begins with are cooled a little. */
     private const COOLED = 8;
 
     private const LITTLE = 4_000;
@@ -58,31 +40,17 @@ final class TardinessSearch
 
     private readonly Walk $walk;
 
-    private readonly Randomizer $random;
+    private readonly Starts $starts;
 
     private ?Found $best = null;
 
-    /** Which way to dispatch made the best of the rules' schedules. */
-    private bool $withPeople = true;
-
-    /** Order after order does better than dispatching. */
-    private bool $isOneByOne = false;
-
-    private readonly OneByOne $oneByOne;
-
-    /** @var array{float, float} which of SOONER did best */
-    private array $sooner = [0.0, 1.0];
-
     private int $iterations = 0;
-
-    /** @var array<int, int> by fixed operation: the way it is done in */
-    private readonly array $kept;
 
     /** @var callable(int, int, ?Found): bool */
     private $goOn;
 
-    /** @var callable(): bool */
-    private $mayBegin;
+    /** @var Closure(): bool */
+    private readonly Closure $mayBegin;
 
     /**
      * @param  callable(int, int, ?Found): bool  $goOn
@@ -93,14 +61,18 @@ final class TardinessSearch
         int $seed,
         callable $goOn,
         callable $mayBegin,
-        private readonly Stands $stands,
+        Stands $stands,
     ) {
-        $this->random = new Randomizer(new Xoshiro256StarStar($seed));
         $this->walk = new Walk($net, $seed, $stands);
-        $this->oneByOne = new OneByOne($net);
-        $this->kept = $stands->kept();
         $this->goOn = $goOn;
-        $this->mayBegin = $mayBegin;
+        $this->mayBegin = $mayBegin(...);
+        $this->starts = new Starts(
+            $net,
+            new Randomizer(new Xoshiro256StarStar($seed)),
+            $stands,
+            fn (array $order, array $ways): Found => $this->cool($order, $ways, 0, 1.0, 1.0),
+            $this->mayBegin,
+        );
     }
 
     /**
@@ -122,7 +94,7 @@ final class TardinessSearch
         $stands = $stands->after(...$started);
         $self = new self($net, $seed, $goOn, $mayBegin ?? static fn (): bool => true, $stands);
         if ($stands->order !== null) {
-            $self->judge($self->cool($self->behindFixed($stands->order), $stands->ways, 0, 1.0, 1.0));
+            $self->judge($self->cool($stands->behindFixed($stands->order), $stands->ways, 0, 1.0, 1.0));
         }
         if ($net->count === 0 || ! $self->begin($iterations)) {
             return $self->found();
@@ -143,7 +115,7 @@ final class TardinessSearch
             $heat = $this->heat($turn, $hasTime);
             $isFresh = $turn % 3 === 2 && $hasTime;
             [$order, $ways] = $isFresh
-                ? [$this->dispatch(Rule::TardinessCost, 2.0, $this->factors(null)), $this->kept]
+                ? $this->starts->fresh()
                 : [$this->found()->order, $this->found()->ways];
             $moves = min((int) $length, $iterations - $this->iterations);
             $found = $this->cool($order, $ways, $moves, $heat * $unit, self::COLD * $unit);
@@ -168,9 +140,13 @@ final class TardinessSearch
     /** @return bool whether there is time for more */
     private function begin(int $iterations): bool
     {
-        $starts = $this->dispatched();
-        if ($starts === null) {
-            return false;
+        $starts = [];
+        foreach ($this->starts->all($this->walk->isManned()) as $found) {
+            $starts[] = $found;
+            $this->judge($found);
+            if (! ($this->goOn)($this->found()->cost, $this->iterations, $this->best)) {
+                return false;
+            }
         }
         usort($starts, static fn (Found $a, Found $b): int => [$a->cost, $a->flow] <=> [$b->cost, $b->flow]);
         $unit = $this->unit();
@@ -189,135 +165,6 @@ final class TardinessSearch
         }
 
         return true;
-    }
-
-    /** @return non-empty-list<Found> */
-    private function byRules(): array
-    {
-        $starts = [];
-        $least = null; // of the starts: the plan that stands may be better than all of them
-        foreach ($this->net->asked === [] ? [true] : [false, true] as $withPeople) {
-            foreach (self::RULES as [$rule, $look]) {
-                if ($starts !== [] && ! ($this->mayBegin)()) {
-                    return $starts;
-                }
-                $order = $this->dispatch($rule, $look, [], $withPeople);
-                $starts[] = $found = $this->cool($order, $this->kept, 0, 1.0, 1.0);
-                $this->judge($found);
-                if ($found->isBetterThan($least)) {
-                    $least = $found;
-                    $this->withPeople = $withPeople;
-                }
-            }
-        }
-        foreach ($this->walk->isManned() ? self::SOONER : [] as [$bySpan, $byWeight]) {
-            if (! ($this->mayBegin)()) {
-                break;
-            }
-            $starts[] = $found = $this->started($this->oneByOne->order($bySpan, $byWeight));
-            $this->judge($found);
-            if ($found->isBetterThan($least)) {
-                $least = $found;
-                $this->isOneByOne = true;
-                $this->sooner = [$bySpan, $byWeight];
-            }
-        }
-
-        return $starts;
-    }
-
-    /** @return list<Found>|null null = it was told to end */
-    private function dispatched(): ?array
-    {
-        $starts = $this->byRules();
-        $bestFactors = [];
-        $best = PHP_INT_MAX;
-        $draws = min(self::MOST_STARTS, 20 + 2 * $this->net->count,
-            intdiv(self::DISPATCHED, $this->net->count));
-        for ($draw = 0; $draw < $draws; $draw++) {
-            // the second half stays near the best of the first
-            $factors = $this->factors($draw < $draws / 2 ? null : $bestFactors);
-            $found = $this->isOneByOne
-                ? $this->started($this->oneByOne->order($this->sooner[0], $this->sooner[1], $factors))
-                : $this->cool(
-                    $this->dispatch(Rule::TardinessCost, [1.0, 2.0, 4.0][$draw % 3], $factors),
-                    $this->kept,
-                    0,
-                    1.0,
-                    1.0,
-                );
-            $starts[] = $found;
-            $this->judge($found);
-            if ($found->cost < $best) {
-                $best = $found->cost;
-                $bestFactors = $factors;
-            }
-            if (! ($this->goOn)($this->found()->cost, $this->iterations, $this->best)) {
-                return null;
-            }
-            if (! ($this->mayBegin)()) {
-                break;
-            }
-        }
-
-        return $starts;
-    }
-
-    /** @param  array{list<int>, array<int, int>}  $start  order, ways */
-    private function started(array $start): Found
-    {
-        [$order, $ways] = $start;
-
-        return $this->cool($this->behindFixed($order), $this->kept + $ways, 0, 1.0, 1.0);
-    }
-
-    /**
-     * @param  array<int, float>  $factors
-     * @return list<int>
-     */
-    private function dispatch(Rule $rule, float $lookAhead, array $factors, ?bool $withPeople = null): array
-    {
-        return $this->behindFixed(
-            Dispatch::order($this->net, $rule, $lookAhead, $factors, $withPeople ?? $this->withPeople),
-        );
-    }
-
-    /**
-     * @param  list<int>  $order
-     * @return list<int> with what is fixed in front
-     */
-    private function behindFixed(array $order): array
-    {
-        $fixed = $this->stands->fixed;
-
-        return $fixed === [] ? $order : [...$fixed, ...array_values(array_diff($order, $fixed))];
-    }
-
-    /**
-     * How much more urgent each job is made.
-     *
-     * @param  array<int, float>|null  $near  most of these stay
-     * @return array<int, float>
-     */
-    private function factors(?array $near): array
-    {
-        return array_map(
-            fn (int $job): float => $near === null || $this->random->getInt(1, 5) === 1
-                ? $this->factor()
-                : $near[$job] ?? 1.0,
-            array_keys($this->net->jobs),
-        );
-    }
-
-    /** Some 0.3 to 3, most near 1: e to a sum of six even draws, which is near enough to normal. */
-    private function factor(): float
-    {
-        $sum = 0.0;
-        for ($i = 0; $i < 6; $i++) {
-            $sum += ($this->random->nextInt() & 0xFFFF) / 0x10000 - 0.5;
-        }
-
-        return exp(1.2 * $sum);
     }
 
     /**

@@ -36,6 +36,15 @@ final readonly class Stands
         );
     }
 
+    /**
+     * @param  list<int>  $order
+     * @return list<int> with what is fixed in front
+     */
+    public function behindFixed(array $order): array
+    {
+        return $this->fixed === [] ? $order : [...$this->fixed, ...array_values(array_diff($order, $this->fixed))];
+    }
+
     /** @return array<int, int> by fixed operation: the way it is done in */
     public function kept(): array
     {
