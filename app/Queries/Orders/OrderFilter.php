@@ -69,6 +69,12 @@ final readonly class OrderFilter
         return ['' => 'any', ...self::PACE];
     }
 
+    /** Nothing narrows it. */
+    public function isAny(): bool
+    {
+        return $this->after(0) === [];
+    }
+
     /** @return array<string, int|string>  what stands in the address, for this state */
     public function inState(string $state): array
     {

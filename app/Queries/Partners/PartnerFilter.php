@@ -23,6 +23,12 @@ final readonly class PartnerFilter
         );
     }
 
+    /** Nothing narrows it. */
+    public function isAny(): bool
+    {
+        return $this->text === '' && $this->only === '';
+    }
+
     /** @return list<string> */
     public function words(): array
     {

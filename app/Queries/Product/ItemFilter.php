@@ -47,6 +47,12 @@ final readonly class ItemFilter
         )];
     }
 
+    /** Nothing narrows it. */
+    public function isAny(): bool
+    {
+        return $this->query() === [];
+    }
+
     /** @return array<string, string> what narrows it, for an address */
     public function query(): array
     {

@@ -17,6 +17,11 @@
                 <x-field name="ship_to" label="Ship to, if not their address" size="34" maxlength="200" />
             </div>
         </div>
+        @if ($customers->isEmpty())
+            <div class="none">
+                No customer is entered yet. <a href="{{ route('customers.create') }}">Enter the first</a>
+            </div>
+        @endif
         <datalist id="items" hx-get="{{ route('items.choose') }}?q=" hx-trigger="load"></datalist>
         <table class="list">
             <thead>

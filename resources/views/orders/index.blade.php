@@ -24,7 +24,7 @@
         <button class="btn btn-quiet" data-keep>Narrow</button> <a href="{{ route('orders.index') }}">All open</a>
     </form>
     @if ($rows->isEmpty())
-        <div class="none">No order is like this.</div>
+        <div class="none">{{ $filter->isAny() ? 'No order is open.' : 'No order is like this.' }}</div>
     @else
         <table class="list">
             <thead>

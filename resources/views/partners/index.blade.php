@@ -15,7 +15,7 @@
         <button class="btn btn-quiet" data-keep>Narrow</button>
     </form>
     @if ($list->rows->isEmpty())
-        <div class="none">No {{ $kind->label() }} is like this.</div>
+        <div class="none">No {{ $kind->label() }} is {{ $filter->isAny() ? 'entered yet' : 'like this' }}.</div>
     @else
         <table class="list">
             <thead>

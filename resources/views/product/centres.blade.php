@@ -3,7 +3,12 @@
         <h1>Work centres</h1>
         <span class="say">{{ $print->count($centres->count(), 'work centre', 'work centres') }}</span>
     </div>
-    <table class="list">
+    @if ($centres->isEmpty())
+        <div class="none">
+            None yet. An order is planned at work centres, so they come first; one can be entered below.
+        </div>
+    @endif
+    <table @class(['list', 'd-none' => $centres->isEmpty()])>
         <thead>
             <tr>
                 <th>Work centre</th>

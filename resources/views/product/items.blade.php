@@ -19,7 +19,7 @@
         <button class="btn btn-quiet" data-keep>Narrow</button> <a href="{{ route('items.index') }}">All in use</a>
     </form>
     @if ($items->rows->isEmpty())
-        <div class="none">No item is like this.</div>
+        <div class="none">No item is {{ $filter->isAny() ? 'entered yet' : 'like this' }}.</div>
     @else
         <table class="list">
             <thead>

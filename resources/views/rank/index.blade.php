@@ -9,6 +9,9 @@
     @if ($effect !== null)
         <x-rank-effect :of="$effect" />
     @endif
+    @if ($rows === [])
+        <div class="none">No order is open.</div>
+    @endif
     @can('rank')
         <form method="post" action="{{ route('rank.preview') }}" id="rank-form">
             @csrf

@@ -1,5 +1,6 @@
 <x-layout title="Station" data-plan>
     <div class="head"><h1>Which station is this?</h1></div>
+    @if ($stations->isEmpty()) <x-no-centre /> @endif
     <div class="centres">
         @foreach ($stations as $station)
             <a href="{{ route('station.show', $station->id) }}">

@@ -171,3 +171,37 @@ it('goes from nothing to an order that knows what its parts will cost', function
     $this->actingAs($person)->get("/customer-orders/{$line->customer_order_id}")
         ->assertOk()->assertDontSee('· ordered', false);
 });
+
+/* A list that is empty as nothing was entered says so, and where to; one that is narrowed to nothing says that. */
+it('says on each empty page what is to be entered first', function (string $page, array $says, array $not = []) {
+    $this->actingAs(emptyShop());
+    $answer = $this->get($page)->assertOk();
+    array_map(fn (string $one): object => $answer->assertSee($one, false), $says);
+    array_map(fn (string $one): object => $answer->assertDontSee($one, false), $not);
+})->with([
+    ['/items', ['No item is entered yet.']],
+    ['/items?text=drum', ['No item is like this.']],
+    ['/customers', ['No customer is entered yet.']],
+    ['/customers?text=mill', ['No customer is like this.']],
+    ['/suppliers', ['No supplier is entered yet.']],
+    ['/suppliers?only=retired', ['No supplier is like this.']],
+    ['/orders', ['No order is open.']],
+    ['/orders?state=closed', ['No order is like this.']],
+    ['/rank', ['No order is open.']],
+    ['/work-centres', ['None yet. An order is planned at work centres']],
+    ['/dispatch', ['No work centre is entered yet.', '/work-centres">Enter the first</a>']],
+    ['/station', ['No work centre is entered yet.']],
+    ['/customer-orders/new', ['No customer is entered yet.', '/customers/new">Enter the first</a>']],
+    [
+        '/absence',
+        ['No work centre is entered yet.', 'Nobody who works at a work centre is entered yet.', '/crews">Crews</a>'],
+        ['Say that it is down', 'Say that they are away'],
+    ],
+]);
+
+it('offers what is down and away once there is something', function () {
+    $this->actingAs($this->shop->as(Role::Supervisor))->get('/absence')
+        ->assertSee('Say that it is down')
+        ->assertSee('Say that they are away')
+        ->assertDontSee('is entered yet');
+});
