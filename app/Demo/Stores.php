@@ -20,6 +20,7 @@ use App\Actions\Usage\CorrectLot;
 use App\Actions\Usage\ReturnComponents;
 use App\Models\Balance;
 use App\Models\Booking;
+use App\Models\Claim;
 use App\Models\Customer;
 use App\Models\Item;
 use App\Models\Move;
@@ -29,6 +30,7 @@ use App\Models\Question;
 use Carbon\CarbonImmutable;
 use Illuminate\Support\Facades\DB;
 use KeepPace\Core\Outside\ClaimAnswer;
+use KeepPace\Core\Outside\ClaimState;
 use KeepPace\Core\Planning\Cure;
 use KeepPace\Core\Quantity\Amount;
 use KeepPace\Core\Quantity\TypedQuantity;
@@ -59,6 +61,7 @@ final class Stores
     public function day(int $left): void
     {
         $this->questions($left);
+        $this->claims();
         $deeds = [
             16 => $this->refit(...),
             13 => $this->close(...),
@@ -90,14 +93,26 @@ final class Stores
                 $this->tries->of(fn () => $this->answer($question, $left));
             } elseif ($left > 25) {
                 // whose fault it was of the last weeks is not said yet
-                $this->tries->of(fn () => app(SettleClaim::class)->handle(
-                    $question->claim_id,
-                    ClaimAnswer::Ours,
-                    0,
-                    $this->staff->signs(Role::Buyer),
-                ));
+                $this->settle($question->claim_id, $left > 60 ? ClaimAnswer::Ours : ClaimAnswer::Theirs);
             }
         }
+    }
+
+    /** A supplier answers within six weeks, and credits half. */
+    private function claims(): void
+    {
+        $old = Claim::query()
+            ->where('state', ClaimState::Open)
+            ->where('opened_at', '<', CarbonImmutable::now()->subWeeks(6)->subDays(3));
+        foreach ($old->get() as $claim) {
+            $this->settle($claim->id, ClaimAnswer::Granted, intdiv($claim->cents, 2));
+        }
+    }
+
+    private function settle(int $claim, ClaimAnswer $answer, int $cents = 0): void
+    {
+        $by = $this->staff->signs(Role::Buyer);
+        $this->tries->of(fn () => app(SettleClaim::class)->handle($claim, $answer, $cents, $by));
     }
 
     private function answer(Question $question, int $left): Booking

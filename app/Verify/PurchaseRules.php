@@ -96,6 +96,15 @@ final class PurchaseRules
                 ELSE 'draft'
             END
             SQL,
+        'no work is waited for of an order that has ended' => <<<'SQL'
+            SELECT CONCAT('purchase ', u.number, ': ', u.quantity - u.received_quantity - u.cancelled_quantity,
+                ' to come for order ', o.number, ', ', o.state) AS difference
+            FROM purchase_lines u
+            JOIN orders o ON o.id = u.cost_order_id
+            WHERE u.order_step_id IS NOT NULL
+                AND u.quantity > u.received_quantity + u.cancelled_quantity
+                AND o.state IN ('closed', 'cancelled')
+            SQL,
         'a purchase line is unpaid and billed as its entries say' => <<<'SQL'
             SELECT CONCAT(
                 'purchase ', u.number, ': unpaid ', u.unpaid_quantity, ', billed ', u.billed_quantity

@@ -360,3 +360,21 @@ it('waits for none of its work when an order is cancelled, sent or drafted', fun
         ->and($line->is_open)->toBeFalse()
         ->and($this->shop->differences())->toBe([]);
 })->with(['sent' => true, 'drafted' => false]);
+
+it('gives up what the version before left open of orders that had ended, and no more', function () {
+    $order = $this->shop->order('DRUM-9', '4', '2027-01-15');
+    $this->shop->release($order);
+    $step = $order->steps()->whereNotNull('supplier_id')->firstOrFail();
+    $work = $this->shop->orderWork($step);
+    $other = $this->shop->order('DRUM-9', '2', '2027-01-15');
+    $this->shop->release($other);
+    $going = $this->shop->orderWork($other->steps()->whereNotNull('supplier_id')->firstOrFail());
+    DB::table('orders')->where('id', $order->id)->update(['state' => 'cancelled']);
+    $change = require database_path('migrations/2026_12_13_000001_ended_orders_wait_for_no_work.php');
+    $change->up();
+    $change->up(); // gone on with where it broke off
+    expect($work->lines()->sole()->openQuantity()->isZero())->toBeTrue()
+        ->and($work->refresh()->state)->toBe(PurchaseState::Cancelled)
+        ->and($going->lines()->sole()->openQuantity()->toInt())->toBe(2)
+        ->and($going->refresh()->state)->toBe(PurchaseState::Sent);
+});

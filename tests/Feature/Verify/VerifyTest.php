@@ -389,6 +389,11 @@ function corruptions(): array
         ['a purchase order stands as its lines do', "UPDATE purchase_orders SET state = 'confirmed' LIMIT 1"],
         ['a purchase order stands as its lines do', 'UPDATE purchase_lines SET cancelled_quantity = 5 LIMIT 1'],
         [
+            'no work is waited for of an order that has ended',
+            "UPDATE orders SET state = 'cancelled' WHERE id IN (SELECT cost_order_id FROM purchase_lines "
+                .'WHERE order_step_id IS NOT NULL AND is_open)',
+        ],
+        [
             'what was bought for an order alone is in its cost',
             "INSERT INTO cost_entries (booking_id, order_id, kind, cents) SELECT MAX(b.id), MIN(o.id), 'bought', 5 "
                 .'FROM bookings b, orders o',
