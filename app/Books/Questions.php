@@ -11,6 +11,7 @@ use App\Models\OrderComponent;
 use App\Models\PurchaseLine;
 use App\Models\PurchasePart;
 use App\Models\Question;
+use App\Reading\Row;
 use Brick\Math\BigDecimal;
 use Illuminate\Database\Eloquent\Builder;
 use Illuminate\Database\Eloquent\Collection;
@@ -20,6 +21,9 @@ use KeepPace\Core\Quantity\Amount;
 /** Opens questions, and closes them when what was asked for has been booked. */
 final class Questions implements Book
 {
+    /** @var list<array{booking_id: int, question_id: int, quantity: string}> to be written */
+    private array $entries = [];
+
     public function __construct(private readonly Ledger $ledger)
     {
     }
@@ -150,6 +154,15 @@ final class Questions implements Book
         }
     }
 
+    /** The order is closed with what came of it: it is cured no more. */
+    public function closed(Order $order): void
+    {
+        $open = Question::query()->where('order_id', $order->id)->where('kind', 'short')->whereNull('answered_at');
+        foreach ($open->orderBy('id')->get() as $question) {
+            $this->answered($question, 'closed with what came');
+        }
+    }
+
     /** @param  array<int, BigDecimal>  $taken  used just now, by component */
     public function usedNow(array $taken): void
     {
@@ -172,6 +185,7 @@ final class Questions implements Book
         $part = BigDecimal::min($question->open_quantity, $amount);
         $left = BigDecimal::of($question->open_quantity)->minus($part);
         $question->open_quantity = (string) $left;
+        $this->keep($question, $part);
         if ($left->isZero()) {
             $question->fill([
                 'answered_at' => now(),
@@ -189,7 +203,10 @@ final class Questions implements Book
     {
         $questions = Question::query()
             ->where('booking_id', $undone->booking->id)
-            ->orWhere('answer_booking_id', $undone->booking->id);
+            ->orWhere('answer_booking_id', $undone->booking->id)
+            ->orWhereIn('id', DB::table('question_entries')
+                ->where('booking_id', $undone->booking->id)
+                ->select('question_id'));
 
         return $undone->isWhole ? Needs::orders($questions->pluck('order_id')) : Needs::nothing();
     }
@@ -204,19 +221,15 @@ final class Questions implements Book
             ->all());
     }
 
-    /** A reversed booking takes its questions with it, and opens again those it had answered. */
+    /** A reversed booking takes its questions with it, and asks again so much as it had settled. */
     public function reverse(Undone $undone): void
     {
-        Question::query()
-            ->whereKey($this->asked($undone)->modelKeys())
-            ->update([
-                'answered_at' => now(),
-                'answered_by' => $this->ledger->booking->person_id,
-                'answer' => 'taken back with its booking',
-                'open_quantity' => '0',
-                'answer_booking_id' => $this->ledger->booking->id,
-            ]);
-        $this->askAgain($undone);
+        foreach ($this->asked($undone) as $question) {
+            $this->answered($question, 'taken back with its booking');
+        }
+        foreach ($this->settledBy($undone) as [$question, $part]) {
+            $this->askAgain($question, $part);
+        }
         $back = self::used($undone->moves);
         foreach ($this->answeredBefore($undone, array_keys($back)) as $question) {
             $part = BigDecimal::min(
@@ -225,21 +238,15 @@ final class Questions implements Book
             );
             $back[$question->component_id] = $back[$question->component_id]->minus($part);
             if ($part->isPositive()) {
-                $question
-                    ->fill([
-                        'open_quantity' => (string) BigDecimal::of($question->open_quantity)->plus($part),
-                        'answered_at' => null,
-                        'answered_by' => null,
-                        'answer' => '',
-                        'answer_booking_id' => null,
-                    ])
-                    ->save();
+                $this->askAgain($question, $part);
             }
         }
     }
 
     public function flush(): void
     {
+        DB::table('question_entries')->insert($this->entries);
+        $this->entries = [];
     }
 
     /**
@@ -257,19 +264,53 @@ final class Questions implements Book
             ->get();
     }
 
-    /** More than ordered, or whose fault it was, that it had answered, is open again. */
-    private function askAgain(Undone $undone): void
+    /**
+     * What a booking settled of what it was not asked by itself. What was used of a component is asked again by what
+     * comes back of it, line by line.
+     *
+     * @return list<array{Question, BigDecimal}>
+     */
+    private function settledBy(Undone $undone): array
     {
-        Question::query()
-            ->where('answer_booking_id', $undone->booking->id)
-            ->whereIn('kind', [Question::OVER, Question::REJECTS, Question::LEFT])
-            ->update([
+        $settled = DB::table('question_entries')
+            ->where('booking_id', $undone->booking->id)
+            ->groupBy('question_id')
+            ->selectRaw('question_id, SUM(quantity) AS quantity');
+        $parts = Row::textsBy($settled, 'quantity', 'question_id');
+        $questions = Question::query()
+            ->whereKey(array_keys($parts))
+            ->where('booking_id', '<>', $undone->booking->id)
+            ->whereNull('component_id')
+            ->orderBy('id')
+            ->get();
+
+        return array_values($questions
+            ->map(fn (Question $one): array => [$one, BigDecimal::of($parts[$one->id])])
+            ->filter(fn (array $one): bool => $one[1]->isPositive())
+            ->all());
+    }
+
+    private function askAgain(Question $question, BigDecimal $part): void
+    {
+        $question
+            ->fill([
+                'open_quantity' => (string) BigDecimal::of($question->open_quantity)->plus($part),
                 'answered_at' => null,
                 'answered_by' => null,
                 'answer' => '',
-                'open_quantity' => DB::raw('quantity'),
                 'answer_booking_id' => null,
-            ]);
+            ])
+            ->save();
+        $this->keep($question, $part->negated());
+    }
+
+    private function keep(Question $question, BigDecimal $settled): void
+    {
+        $this->entries[] = [
+            'booking_id' => $this->ledger->booking->id,
+            'question_id' => $question->id,
+            'quantity' => (string) $settled,
+        ];
     }
 
     /**

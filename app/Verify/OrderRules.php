@@ -181,6 +181,23 @@ final class OrderRules
             ) s ON s.stands_for_id = c.id
             WHERE c.replaced_quantity <> COALESCE(s.quantity, 0)
             SQL,
+        'a question is open for what nothing settled of it' => <<<'SQL'
+            SELECT CONCAT('question ', q.id, ': ', q.open_quantity, ' of ', q.quantity, ' open, ',
+                COALESCE(e.quantity, 0), ' settled') AS difference
+            FROM questions q
+            LEFT JOIN (
+                SELECT question_id, SUM(quantity) AS quantity
+                FROM question_entries
+                GROUP BY question_id
+            ) e ON e.question_id = q.id
+            WHERE q.open_quantity <> q.quantity - COALESCE(e.quantity, 0)
+            SQL,
+        'nobody is asked how a closed order is cured' => <<<'SQL'
+            SELECT CONCAT('question ', q.id, ' of order ', o.number) AS difference
+            FROM questions q
+            JOIN orders o ON o.id = q.order_id
+            WHERE q.kind = 'short' AND q.answered_at IS NULL AND o.state = 'closed'
+            SQL,
         'a question asks for no more than it was opened for' => <<<'SQL'
             SELECT CONCAT('question ', id, ': ', open_quantity, ' of ', quantity) AS difference
             FROM questions

@@ -62,6 +62,7 @@ final class CloseOrder
         $nothingMore ?: self::assertAllCame($order, $outputs);
         $ledger->concerns($order);
         $workLeft = WorkLeft::giveUp($ledger, $order);
+        $ledger->questions->closed($order);
         $settled = self::settled($ledger, $order, $outputs);
         foreach ($settled as $one) {
             $one->book();

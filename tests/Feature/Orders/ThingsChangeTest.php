@@ -146,13 +146,72 @@ it('asks for each report that scrapped, and takes back just its own', function (
         $quantity,
         $this->shop->sign(Role::Supervisor),
     );
-    $cure('2');
+    $two = $cure('2');
     expect($open())->toBe(['1.000000']);
     $this->actingAs($this->shop->as(Role::Supervisor))->get("/orders/{$order->id}")->assertSee('Make them again');
-    $cure('1');
+    $one = $cure('1');
     expect($open())->toBe([])
         ->and(Question::query()->where('answer', 'made again')->count())->toBe(1)
         ->and($this->shop->differences())->toBe([]);
+    // what was cured and taken back is asked again, whichever is taken back first
+    $this->shop->reverse($two);
+    expect($open())->toBe(['2.000000'])->and($this->shop->differences())->toBe([]);
+    $this->shop->reverse($one);
+    expect($open())->toBe(['3.000000'])->and($this->shop->differences())->toBe([]);
+});
+
+it('asks no more how an order is cured once it is closed, and again when that is taken back', function () {
+    $order = $this->shop->order('LID-9', '3');
+    $this->shop->release($order);
+    $this->shop->issueAll($order);
+    foreach ($order->steps()->get() as $n => $step) {
+        $isLast = $n === $order->steps()->count() - 1;
+        $this->shop->report($step->refresh(), '2', $isLast ? '0' : '2', $n === 0 ? '1' : '0');
+    }
+    $this->shop->receive($order->refresh(), '2', place: 'STORES');
+    $asked = fn (): array => Question::query()->where('kind', 'short')->get(['answer', 'open_quantity'])->toArray();
+    expect($asked())->toBe([['answer' => '', 'open_quantity' => '1.000000']]);
+    $closed = $this->shop->close($order->refresh());
+    expect($asked())->toBe([['answer' => 'closed with what came', 'open_quantity' => '0.000000']])
+        ->and($this->shop->differences())->toBe([]);
+    $this->actingAs($this->shop->as(Role::Supervisor))->get('/')->assertDontSee('will finish 1 short');
+    $this->shop->reverse($closed);
+    expect($asked())->toBe([['answer' => '', 'open_quantity' => '1.000000']])
+        ->and($this->shop->differences())->toBe([]);
+});
+
+it('brings along questions of the version before: what settled them, and those of closed orders', function () {
+    $order = $this->shop->order('LID-9', '8');
+    $this->shop->release($order);
+    $this->shop->report($order->steps[0], '2', '2', '3');
+    $cured = app(CureShort::class)->handle(
+        $order->id,
+        $order->refresh()->version,
+        Cure::Accepted,
+        '3',
+        $this->shop->sign(Role::Supervisor),
+    );
+    $other = $this->shop->order('LID-9', '3');
+    $this->shop->release($other);
+    $this->shop->issueAll($other);
+    $this->shop->workThrough($other);
+    $this->shop->receive($other->refresh(), '3', place: 'STORES');
+    $closed = $this->shop->close($other->refresh());
+    Question::query()->create([
+        'booking_id' => Booking::query()->min('id'), 'kind' => 'short', 'order_id' => $other->id,
+        'says' => 'One was lost.',
+        'quantity' => '1', 'open_quantity' => '1', 'role' => 'supervisor', 'opened_at' => now(),
+    ]);
+    DB::unprepared('DELETE FROM question_entries');
+    expect($this->shop->differences())->not->toBe([]);
+    $change = require database_path('migrations/2026_12_13_000002_questions_keep_their_answers.php');
+    $change->up();
+    $change->up(); // gone on with where it broke off
+    expect($this->shop->differences())->toBe([])
+        ->and(DB::table('question_entries')->orderBy('id')->pluck('quantity', 'booking_id')->all())
+        ->toBe([$cured->id => '3.000000', $closed->id => '1.000000']);
+    $this->shop->reverse($cured);
+    expect(Question::query()->where('order_id', $order->id)->value('open_quantity'))->toBe('3.000000');
 });
 
 it('lets a customer line go: to the shelf, on hold, stopped, or to another line', function (

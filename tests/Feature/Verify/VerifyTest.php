@@ -173,6 +173,14 @@ function corruptions(): array
         ],
         ['a question asks for no more than it was opened for', 'UPDATE questions SET open_quantity = quantity + 1'],
         [
+            'a question is open for what nothing settled of it',
+            'UPDATE questions SET open_quantity = open_quantity + 0.5 WHERE quantity > 0 LIMIT 1',
+        ],
+        [
+            'nobody is asked how a closed order is cured',
+            "UPDATE orders SET state = 'closed' WHERE id IN (SELECT order_id FROM questions WHERE kind = 'short')",
+        ],
+        [
             'a tie is the sum of its entries',
             "UPDATE ties SET quantity = quantity - 1 WHERE demand_kind = 'component' AND quantity > 0 LIMIT 1",
         ],
