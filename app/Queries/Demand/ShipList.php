@@ -6,6 +6,7 @@ use App\Queries\Builds\LineBuild;
 use App\Reading\Named;
 use App\Reading\Row;
 use App\Shop\Ties;
+use App\Wording\Figures;
 use Illuminate\Database\Query\Builder;
 use Illuminate\Support\Collection;
 use Illuminate\Support\Facades\DB;
@@ -29,6 +30,28 @@ final class ShipList
                 $builds[$row->int('id')] ?? null,
             ))
             ->groupBy('customerOrderId');
+    }
+
+    /**
+     * "18 lines of 14 customer orders can go, 2 of them when they are built. Of 1 more nothing can be built yet."
+     *
+     * @param  Collection<int, Collection<int, ShipLine>>  $orders
+     */
+    public static function says(Collection $orders): string
+    {
+        $lines = $orders->flatMap(fn (Collection $of): array => $of->all());
+        $ready = $lines->filter(fn (ShipLine $line): bool => $line->ready()->isPositive());
+        $built = $ready->filter(fn (ShipLine $line): bool => $line->built()->isEqualTo($line->ready()))->count();
+        $waits = $lines->count() - $ready->count();
+        $of = Figures::count($ready->groupBy('customerOrderId')->count(), 'customer order');
+
+        return ($ready->isEmpty()
+            ? 'No customer line has stock waiting for it.'
+            : Figures::count($ready->count(), 'line')." of {$of} can go".match ($built) {
+                0 => '.',
+                1 => ', 1 of them when it is built.',
+                default => ", {$built} of them when they are built.",
+            }).($waits === 0 ? '' : " Of {$waits} more nothing can be built yet.");
     }
 
     private static function lines(): Builder

@@ -13,6 +13,7 @@ use App\Models\CustomerOrder;
 use App\Models\CustomerOrderLine;
 use App\Models\Item;
 use App\Models\Order;
+use App\Queries\Demand\ShipList;
 use Brick\Math\BigDecimal;
 use Illuminate\Support\Facades\DB;
 use KeepPace\Core\Planning\NoLongerFor;
@@ -362,4 +363,18 @@ it('is not taken back with its line once part of its build was split off: that i
     expect(fn () => $this->shop->reverse($entered))->toThrow(Refused::class, 'Untie its cover')
         ->and((string) $line->refresh()->covered())->toBe('5.000000')
         ->and($this->shop->differences())->toBe([]);
+});
+
+it('says what can go from stock, what as it is built, and what cannot be built yet', function (): void {
+    $says = fn (): string => ShipList::says(ShipList::byOrder());
+    expect($says())->toBe('No customer line has stock waiting for it.');
+    kitLine($this, '2'); // of 24 gaskets and 2 kg: 8 can be built
+    expect($says())->toBe('1 line of 1 customer order can go, 1 of them when it is built.');
+    kitLine($this, '1');
+    expect($says())->toBe('2 lines of 2 customer orders can go, 2 of them when they are built.');
+    $this->shop->goodsIn('LID-9', '3', '20');
+    $this->shop->cover($this->shop->customerOrder(['LID-9' => '3']), CoverBy::Stock);
+    expect($says())->toBe('3 lines of 3 customer orders can go, 2 of them when they are built.');
+    DB::table('balances')->where('item_id', $this->shop->item('GREASE-L')->id)->update(['quantity' => '0']);
+    expect($says())->toBe('1 line of 1 customer order can go. Of 2 more nothing can be built yet.');
 });

@@ -6,7 +6,6 @@ use App\Actions\Builds\ShipAsBuilt;
 use App\Http\Controllers\Controller;
 use App\Http\Requests\Demand\ShipRequest;
 use App\Queries\Demand\ShipList;
-use App\Wording\Figures;
 use Illuminate\Contracts\View\View;
 use Illuminate\Http\RedirectResponse;
 
@@ -16,13 +15,10 @@ class ShipController extends Controller
     public function index(): View
     {
         $orders = ShipList::byOrder();
-        $lines = Figures::count($orders->flatten(1)->count(), 'line');
 
         return view('customer-orders.ship', [
             'orders' => $orders,
-            'says' => $orders->isEmpty()
-                ? 'No customer line has stock waiting for it.'
-                : "{$lines} of ".Figures::count($orders->count(), 'customer order').' can go.',
+            'says' => ShipList::says($orders),
         ]);
     }
 
