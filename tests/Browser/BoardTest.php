@@ -202,6 +202,12 @@ it('searches, shows before and after, goes live; asks why, tries a lever, says a
         ->see('Rolling and forming is down until nobody knows when: bearing.')
         ->see('by it.');
     $browser->press('It is back')->see('is back.');
+    // a day and a time as they are said, read beside the field while they are typed
+    $browser->fill('Until, empty = unknown', '1.6.30 6:30')->see('Sat 1 Jun 2030, 06:30')
+        ->fill('Until, empty = unknown', 'noon')->see("'noon' is no day and time.")
+        ->fill('Until, empty = unknown', '1.6.30')->see('the end of Sat 1 Jun 2030')
+        ->fill('What is wrong', 'belt')->press('Say that it is down')
+        ->see('is down until the end of Sat 1 Jun 2030: belt.')->press('It is back')->see('is back.');
     expect($this->live->artisan('pace:verify'))->toContain('rules hold');
 });
 

@@ -170,10 +170,20 @@ final class SayAbsent
     private static function words(CarbonImmutable $from, ?CarbonImmutable $until): string
     {
         $zone = config()->string('pace.zone');
-        $begin = $from->isFuture() ? 'from '.$from->setTimezone($zone)->format('D j M H:i').' ' : '';
+        $begin = $from->isFuture() ? 'from '.self::said($from->setTimezone($zone)).' ' : '';
+        $end = $until?->setTimezone($zone);
 
-        return $begin
-            .'until '
-            .($until === null ? 'nobody knows when' : $until->setTimezone($zone)->format('D j M H:i'));
+        return $begin.'until '.match (true) {
+            $end === null => 'nobody knows when',
+            // whoever is away "until Friday" is there again on Saturday
+            $end->equalTo($end->startOfDay()) => 'the end of '.self::said($end->subDay(), isDay: true),
+            default => self::said($end),
+        };
+    }
+
+    /** "Fri 27 Nov 06:30"; with its year where that is another. */
+    private static function said(CarbonImmutable $at, bool $isDay = false): string
+    {
+        return $at->format('D j M'.($at->isCurrentYear() ? '' : ' Y').($isDay ? '' : ' H:i'));
     }
 }

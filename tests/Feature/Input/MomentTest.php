@@ -37,6 +37,16 @@ it('takes a day and a time as they are typed, and keeps them in UTC', function (
     'a day of 25 hours' => [['from' => '31.10.27', 'until' => '31.10.27'], '2027-10-30 23:00', '2027-11-01 00:00'],
 ]);
 
+it('says until when in words', function (array $typed, string $says) {
+    downFrom($this, $typed)->assertSessionHas('done', "Laser cutting is down {$says}.");
+})->with([
+    [['until' => '14:00'], 'until Tue 24 Nov 14:00'],
+    [['from' => 'wed', 'until' => 'thu'], 'from Wed 25 Nov 00:00 until the end of Thu 26 Nov'],
+    [['until' => '3.1. 6:30'], 'until Sun 3 Jan 2027 06:30'],
+    [['until' => '31.10.27'], 'until the end of Sun 31 Oct 2027'], // a day of 25 hours
+    [[], 'until nobody knows when'],
+]);
+
 it('says beside the field what is no moment, keeps what was typed and books nothing', function (
     string $typed,
     string $says,
