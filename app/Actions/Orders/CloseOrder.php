@@ -11,8 +11,10 @@ use App\Books\Signed;
 use App\Models\Booking;
 use App\Models\BookingKind;
 use App\Models\Order;
+use App\Models\OrderComponent;
 use App\Models\OrderOutput;
 use App\Models\PurchaseLine;
+use App\Models\Question;
 use Brick\Math\BigDecimal;
 use Illuminate\Database\Eloquent\Collection;
 use KeepPace\Core\Costing\CostKind;
@@ -74,7 +76,7 @@ final class CloseOrder
         $toStock === 0 ?: $ledger->costs->add($order, CostKind::Receipt, -$toStock);
         $ledger->costs->add($order, CostKind::Variance, -$variance);
         $ledger->records->change($order, ['closed_at' => now()->toImmutable()]);
-        $ledger->says($workLeft.self::notBilled($order)."Order {$order->number} closed: ".number_format($variance / 100,
+        $ledger->says($workLeft.self::notBooked($order).self::notBilled($order)."Order {$order->number} closed: ".number_format($variance / 100,
             2).' variance, '.number_format($toStock / 100, 2).' to stock.');
     }
 
@@ -151,6 +153,26 @@ final class CloseOrder
                 $order->number,
             );
         }
+    }
+
+    /** What was used by it and was not there to be booked: its cost is not in it, and cannot come into it any more. */
+    private static function notBooked(Order $order): string
+    {
+        $asked = Question::query()
+            ->where('order_id', $order->id)
+            ->whereNotNull('component_id')
+            ->whereNull('answered_at')
+            ->groupBy('component_id')
+            ->selectRaw('component_id, SUM(open_quantity) AS open_quantity')
+            ->pluck('open_quantity', 'component_id');
+        $parts = $order->components()->with('item.unit')->whereKey($asked->keys())->get();
+
+        return $parts->isEmpty()
+            ? ''
+            : 'Used and not booked, so not in its cost: '.$parts->map(
+                fn (OrderComponent $part): string => Amount::plain($asked[$part->id])
+                    ." {$part->item->unit->code} {$part->item->label()}",
+            )->join(', ').'. ';
     }
 
     /** Work on it that is not billed yet: what the bill says otherwise is variance then. */

@@ -110,3 +110,18 @@ it('answers a question with a sentence', function () {
     $this->put("/questions/{$id}", ['token' => 'q3', 'answer' => 'again'])->assertSessionHasErrors('refused');
     expect(Question::query()->value('answer'))->toBe('trays go without feet');
 });
+
+it('says at closing what was used and could not be booked', function () {
+    DB::table('balances')->where('item_id', $this->foot->item_id)->update(['quantity' => 0]);
+    DB::table('stock_values')->where('item_id', $this->foot->item_id)->update(['quantity' => 0, 'value' => 0]);
+    $last = $this->steps->count() - 1;
+    foreach ($this->steps as $n => $step) {
+        $this->shop->report($step->refresh(), '10', $n === $last ? '0' : '10');
+    }
+    $this->shop->receive($this->order->refresh(), '10', place: 'STORES');
+    $closed = $this->shop->close($this->order->refresh(), true);
+    expect($closed->refresh()->says)
+        ->toStartWith('Used and not booked, so not in its cost: 40 pc FOOT-1 Rubber foot. ')
+        // the storekeeper is still asked where they came from
+        ->and(Question::query()->whereNull('answered_at')->count())->toBe(1);
+});
