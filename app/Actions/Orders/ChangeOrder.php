@@ -102,7 +102,9 @@ final class ChangeOrder
                 $ledger->change($order, 'state', $order->state->value, 'cancelled');
                 $order->state = OrderState::Cancelled;
 
-                return WorkLeft::giveUp($ledger, $order)."Order {$order->number} cancelled: {$signed->reason}";
+                $left = WorkLeft::giveUp($ledger, $order);
+
+                return "Order {$order->number} cancelled: {$signed->reason}".($left === '' ? '' : ". {$left}");
             },
             WorkLeft::needs(...),
         );

@@ -76,8 +76,12 @@ final class CloseOrder
         $toStock === 0 ?: $ledger->costs->add($order, CostKind::Receipt, -$toStock);
         $ledger->costs->add($order, CostKind::Variance, -$variance);
         $ledger->records->change($order, ['closed_at' => now()->toImmutable()]);
-        $ledger->says($workLeft.self::notBooked($order).self::notBilled($order)."Order {$order->number} closed: ".number_format($variance / 100,
-            2).' variance, '.number_format($toStock / 100, 2).' to stock.');
+        $ledger->says("Order {$order->number} closed: ".number_format($variance / 100, 2).' variance, '
+            .number_format($toStock / 100, 2).' to stock.');
+        array_map(
+            $ledger->says(...),
+            array_filter([$workLeft, self::notBooked($order), self::notBilled($order)]),
+        );
     }
 
     /**
@@ -172,7 +176,7 @@ final class CloseOrder
             : 'Used and not booked, so not in its cost: '.$parts->map(
                 fn (OrderComponent $part): string => Amount::plain($asked[$part->id])
                     ." {$part->item->unit->code} {$part->item->label()}",
-            )->join(', ').'. ';
+            )->join(', ').'.';
     }
 
     /** Work on it that is not billed yet: what the bill says otherwise is variance then. */
@@ -189,6 +193,6 @@ final class CloseOrder
         return $cents === 0
             ? ''
             : 'Its work on '.$lines->pluck('number')->join(', ', ' and ').', '.Said::euros($cents)
-                .' €, is not billed yet. ';
+                .' €, is not billed yet.';
     }
 }

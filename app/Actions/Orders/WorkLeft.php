@@ -23,7 +23,7 @@ final class WorkLeft
         return Needs::purchaseOrders(self::lines($order)->pluck('purchase_order_id'));
     }
 
-    /** @return string what was given up, as a sentence with a space behind it; '' = nothing */
+    /** @return string what was given up, in a sentence; '' = nothing */
     public static function giveUp(Ledger $ledger, Order $order): string
     {
         $left = [];
@@ -45,7 +45,7 @@ final class WorkLeft
 
         return $left === []
             ? ''
-            : 'Its work is no longer waited for: '.implode(', ', $left).($isSent ? '; tell who does it. ' : '. ');
+            : 'Its work is no longer waited for: '.implode(', ', $left).($isSent ? '; tell who does it.' : '.');
     }
 
     /** @return Builder<PurchaseLine> sent and not done, or drafted */

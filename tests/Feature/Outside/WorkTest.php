@@ -252,7 +252,7 @@ it('says at closing what of its work is not billed', function () {
     $order = Order::query()->findOrFail($step->order_id);
     finishedBehind($this, $step, '2');
     $closed = $this->shop->close($order->refresh());
-    expect($closed->says)->toStartWith("Its work on {$work->number}/1, 4.00 €, is not billed yet.")
+    expect($closed->says)->toEndWith("Its work on {$work->number}/1, 4.00 €, is not billed yet.")
         ->and($this->shop->differences())->toBe([]);
 });
 
@@ -325,7 +325,8 @@ it('waits for no more of its work when an order is closed', function () {
     $order = finishedBehind($this, $step, '3');
     $closed = $this->shop->close($order);
     expect($closed->refresh()->says)
-        ->toStartWith("Its work is no longer waited for: 1 pc on {$line->number}; tell who does it. Its work on")
+        ->toStartWith("Order {$order->number} closed:")
+        ->toContain(" to stock. Its work is no longer waited for: 1 pc on {$line->number}; tell who does it. Its work")
         ->and($line->refresh()->is_open)->toBeFalse()
         ->and($work->refresh()->state)->toBe(PurchaseState::Done)
         ->and($this->shop->differences())->toBe([]);
@@ -354,8 +355,8 @@ it('waits for none of its work when an order is cancelled, sent or drafted', fun
     $line = PurchaseLine::query()->where('order_step_id', $step->id)->sole();
     $this->actingAs($this->shop->as(Role::Supervisor))->delete("/orders/{$order->id}", [
         'token' => 'c', 'version' => $order->refresh()->version, 'reason' => 'the customer withdrew',
-    ])->assertSessionHas('done', "Its work is no longer waited for: 4 pc on {$line->number}"
-        .($isSent ? '; tell who does it.' : '.')." Order {$order->number} cancelled: the customer withdrew");
+    ])->assertSessionHas('done', "Order {$order->number} cancelled: the customer withdrew. Its work is no longer "
+        ."waited for: 4 pc on {$line->number}".($isSent ? '; tell who does it.' : '.'));
     expect($line->refresh()->wanted()->isZero())->toBeTrue()
         ->and($line->is_open)->toBeFalse()
         ->and($this->shop->differences())->toBe([]);

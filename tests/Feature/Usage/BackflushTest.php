@@ -121,7 +121,8 @@ it('says at closing what was used and could not be booked', function () {
     $this->shop->receive($this->order->refresh(), '10', place: 'STORES');
     $closed = $this->shop->close($this->order->refresh(), true);
     expect($closed->refresh()->says)
-        ->toStartWith('Used and not booked, so not in its cost: 40 pc FOOT-1 Rubber foot. ')
+        ->toStartWith("Order {$this->order->number} closed:")
+        ->toEndWith(' to stock. Used and not booked, so not in its cost: 40 pc FOOT-1 Rubber foot.')
         // the storekeeper is still asked where they came from
         ->and(Question::query()->whereNull('answered_at')->count())->toBe(1);
 });
