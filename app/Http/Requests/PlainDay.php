@@ -4,10 +4,6 @@ namespace App\Http\Requests;
 
 use App\Shop\PlantCalendar;
 use App\Wording\When;
-use Closure;
-use Illuminate\Contracts\Validation\ValidationRule;
-use Illuminate\Contracts\Validation\ValidatorAwareRule;
-use Illuminate\Validation\Validator;
 use KeepPace\Core\Calendar\TypedDay;
 use KeepPace\Core\Calendar\WorkingCalendar;
 use KeepPace\Core\Refused;
@@ -16,10 +12,8 @@ use KeepPace\Core\Refused;
  * A day as people type it. What is validated is "YYYY-MM-DD"; what was typed goes back into the form when it is wrong.
  * A closed day is asked about; an exclamation mark behind it says that it is meant.
  */
-final class PlainDay implements ValidationRule, ValidatorAwareRule
+final class PlainDay extends ReadAsTyped
 {
-    private Validator $validator;
-
     /** @param  bool  $isWorked  it should be a day on which the plant works */
     public function __construct(
         private readonly int $yearsBack = 2,
@@ -28,26 +22,9 @@ final class PlainDay implements ValidationRule, ValidatorAwareRule
     ) {
     }
 
-    public function setValidator(Validator $validator): static
+    protected function valueOf(string $typed): string
     {
-        $this->validator = $validator;
-
-        return $this;
-    }
-
-    public function validate(string $attribute, mixed $value, Closure $fail): void
-    {
-        if (! is_string($value)) {
-            $fail('Type a day.');
-
-            return;
-        }
-        try {
-            $day = $this->read($value);
-            $this->validator->setValue($attribute, $day);
-        } catch (Refused $refused) {
-            $fail($refused->getMessage());
-        }
+        return $this->read($typed);
     }
 
     /**

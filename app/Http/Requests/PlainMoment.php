@@ -4,10 +4,6 @@ namespace App\Http\Requests;
 
 use App\Wording\When;
 use Carbon\CarbonImmutable;
-use Closure;
-use Illuminate\Contracts\Validation\ValidationRule;
-use Illuminate\Contracts\Validation\ValidatorAwareRule;
-use Illuminate\Validation\Validator;
 use KeepPace\Core\Calendar\TypedMoment;
 use KeepPace\Core\Refused;
 
@@ -15,39 +11,20 @@ use KeepPace\Core\Refused;
  * A day and a time as people type them, on the plant's clock. What is validated is "YYYY-MM-DD HH:MM:SS" of UTC; what
  * was typed goes back into the form when it is wrong.
  */
-final class PlainMoment implements ValidationRule, ValidatorAwareRule
+final class PlainMoment extends ReadAsTyped
 {
     private const YEARS_BACK = 2;
 
     private const YEARS_AHEAD = 5;
-
-    private Validator $validator;
 
     /** @param  bool  $isEnd  a day alone means its end, not its beginning */
     public function __construct(private readonly bool $isEnd = false)
     {
     }
 
-    public function setValidator(Validator $validator): static
+    protected function valueOf(string $typed): string
     {
-        $this->validator = $validator;
-
-        return $this;
-    }
-
-    public function validate(string $attribute, mixed $value, Closure $fail): void
-    {
-        if (! is_string($value)) {
-            $fail('Type a day and a time.');
-
-            return;
-        }
-        try {
-            [$day, $clock] = $this->read($value);
-            $this->validator->setValue($attribute, $this->moment($day, $clock)->utc()->toDateTimeString());
-        } catch (Refused $refused) {
-            $fail($refused->getMessage());
-        }
+        return $this->moment(...$this->read($typed))->utc()->toDateTimeString();
     }
 
     /**

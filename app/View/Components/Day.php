@@ -11,6 +11,15 @@ use Illuminate\View\Component;
 /** A field for a day, typed as people say it; how it is read is said beside it while it is typed. */
 class Day extends Component
 {
+    /** Where it is asked how it is read. */
+    public string $asks;
+
+    public string $such = '4.12., fri, +3';
+
+    public int $size = 15;
+
+    public bool $end = false;
+
     public readonly string $id;
 
     /** What stands in it: as typed, or "Fri 4 Dec 2026". */
@@ -34,6 +43,7 @@ class Day extends Component
         public readonly bool $worked = false,
         ?string $field = null,
     ) {
+        $this->asks = route('day');
         $field ??= $name;
         $in = FormAround::of($in);
         $this->id = $in->id($name);

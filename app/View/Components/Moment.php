@@ -2,35 +2,18 @@
 
 namespace App\View\Components;
 
-use App\View\FormAround;
 use App\View\Typed;
-use Illuminate\Contracts\View\View;
-use Illuminate\View\Component;
 
 /** A field for a day and a time, typed as people say them; how they are read is said beside it while they are typed. */
-class Moment extends Component
+class Moment extends Day
 {
-    public readonly string $id;
-
-    public readonly string $shown;
-
-    public readonly ?string $why;
-
     /** @param  bool  $end  a day alone means its end, not its beginning */
-    public function __construct(
-        public readonly string $name,
-        public readonly string $label,
-        ?Typed $in = null,
-        public readonly bool $end = false,
-    ) {
-        $in = FormAround::of($in);
-        $this->id = $in->id($name);
-        $this->shown = $in->value($name, '');
-        $this->why = $in->why($name);
-    }
-
-    public function render(): View
+    public function __construct(string $name, string $label, ?Typed $in = null, bool $end = false)
     {
-        return view('components.moment');
+        parent::__construct($name, $label, $in);
+        $this->asks = route('moment');
+        $this->such = 'fri 6:30, +1 14:00';
+        $this->size = 18;
+        $this->end = $end;
     }
 }

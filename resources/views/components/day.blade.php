@@ -3,10 +3,11 @@
     <input
         {{ $attributes
             ->class(['form-control typed-day', 'is-wrong' => $why])
-            ->merge(['placeholder' => '4.12., fri, +3']) }}
+            ->merge(['placeholder' => $such]) }}
         type="text" autocomplete="off" maxlength="40"
-        id="{{ $id }}" name="{{ $name }}" value="{{ $shown }}" size="15"
-        data-day="{{ route('day') }}" @if ($worked) data-worked @endif aria-describedby="read-{{ $id }}"
+        id="{{ $id }}" name="{{ $name }}" value="{{ $shown }}" size="{{ $size }}"
+        data-day="{{ $asks }}" @if ($worked) data-worked @endif @if ($end) data-end @endif
+        aria-describedby="read-{{ $id }}"
         @if ($bare) aria-label="{{ $label }}" @endif @if ($why) aria-invalid="true" @endif>
     <output class="read" id="read-{{ $id }}" for="{{ $id }}"></output>
     @if ($why)<div class="why">{{ $why }}</div>@endif
