@@ -6,8 +6,8 @@ use Illuminate\Support\Facades\DB;
 use Illuminate\Support\Facades\Schema;
 
 /**
- * How much of a question each booking settled: taken back, so much of it is asked again. Nobody is asked any more how an
- * order is cured that is closed.
+ * How much of a question each booking settled: taken back, so much of it is asked again. Nobody is asked any more how
+ * an order is cured that is closed.
  */
 return new class extends Migration
 {
