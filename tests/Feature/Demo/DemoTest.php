@@ -5,6 +5,21 @@ use App\Demo\People;
 use App\Demo\Story;
 use App\Demo\StoryDays;
 use App\Models\Person;
+use App\Queries\Board\LateOrders;
+use App\Queries\Demand\CustomerOrderList;
+use App\Queries\Demand\ShipLine;
+use App\Queries\Demand\ShipList;
+use App\Queries\Orders\OrderFilter;
+use App\Queries\Orders\OrderList;
+use App\Queries\Orders\ReceiveList;
+use App\Queries\Outside\AtSuppliers;
+use App\Queries\Outside\ReadyList;
+use App\Queries\Outside\ReadyPieces;
+use App\Queries\Questions\ArrivalList;
+use App\Queries\Questions\QuestionList;
+use App\Queries\Shortages\ShortageList;
+use App\Queries\Today\TodayPage;
+use App\Shop\Deliveries;
 use App\Shop\PlantCalendar;
 use App\Shop\Ties;
 use Carbon\CarbonImmutable;
@@ -61,6 +76,40 @@ it('does of a day what was before the start', function () {
         ->and($days->at($today, 9, 0))->toBeNull();
 });
 
+/** @return array<string, int> figures of the sentence on Today */
+function saidToday(): array
+{
+    $today = TodayPage::now();
+
+    return [
+        ...$today->counts,
+        'short' => $today->short,
+        'uncovered' => $today->uncovered->count,
+        'questions' => $today->questionCount,
+    ];
+}
+
+/** @return array<string, int> how much stands in the lists they lead to */
+function foundInLists(): array
+{
+    $isThere = fn (ShipLine $line): bool => $line->ready()->isGreaterThan($line->built());
+    $orders = fn (string $readiness): int => OrderList::count(new OrderFilter(readiness: $readiness));
+
+    return [
+        'release' => $orders('can-release'),
+        'stuck' => $orders('stuck'),
+        'late' => LateOrders::all()->count(),
+        'for_parts' => saidToday()['for_parts'], // of the late ones; said, and leads nowhere
+        'receive' => ReceiveList::rows()->count(),
+        'shippable' => ShipList::byOrder()->flatten(1)->filter($isThere)->count(),
+        'outside' => AtSuppliers::by('supplier')->groups()->flatten(1)->count(),
+        'to_go' => ReadyList::all()->all->rows->filter(fn (ReadyPieces $row): bool => $row->isHere())->count(),
+        'short' => ShortageList::now()->byItem()->count(),
+        'uncovered' => CustomerOrderList::page('uncovered', '')->rows->count(),
+        'questions' => QuestionList::open()->rows->count() + count(ArrivalList::asked(Deliveries::now())),
+    ];
+}
+
 it('tells a story whose books agree and that shows a shop at work', function (string $moment, int $weeks) {
     foreach (
         [
@@ -101,7 +150,8 @@ it('tells a story whose books agree and that shows a shop at work', function (st
     $days = DB::table('customer_order_lines')->pluck('promised_on')
         ->merge(DB::table('orders')->whereNotNull('due_on')->pluck('due_on'))
         ->merge(DB::table('purchase_lines')->pluck('expected_on'))->unique();
-    expect($days->reject(fn (string $day): bool => $plant->isWorkingDay($day))->values()->all())->toBe([]);
+    expect($days->reject(fn (string $day): bool => $plant->isWorkingDay($day))->values()->all())->toBe([])
+        ->and(saidToday())->toBe(foundInLists());
 })->with([
     'the first minute of a Monday, month\'s end' => ['2026-11-30 06:00', 1],
     'Tuesday at work' => ['2026-12-08 09:00', 2],
