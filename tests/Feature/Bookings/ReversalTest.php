@@ -76,6 +76,34 @@ function figures(): array
             ->get(['id', 'shipped_quantity', 'is_open'])
             ->map(fn ($row) => (array) $row)
             ->all(),
+        'asked' => DB::table('questions')
+            ->whereNull('answered_at')
+            ->orderBy('id')
+            ->get(['id', 'open_quantity', 'answer', 'answered_by'])
+            ->map(fn ($row) => (array) $row)
+            ->all(),
+        'bought' => DB::table('purchase_lines AS l')
+            ->join('purchase_orders AS p', 'p.id', 'l.purchase_order_id')
+            ->whereRaw('l.received_quantity + l.cancelled_quantity + l.unpaid_quantity + l.billed_quantity <> 0')
+            ->orderBy('l.id')
+            ->get([
+                'l.id', 'l.quantity', 'l.received_quantity', 'l.cancelled_quantity', 'l.unpaid_quantity',
+                'l.billed_quantity', 'l.billed_cents', 'l.work_cents', 'l.is_open', 'p.state',
+            ])
+            ->map(fn ($row) => (array) $row)
+            ->all(),
+        'claims' => DB::table('claims')
+            ->where('state', '<>', 'taken_back')
+            ->orderBy('id')
+            ->get(['id', 'state', 'granted_cents', 'answer'])
+            ->map(fn ($row) => (array) $row)
+            ->all(),
+        'outside' => DB::table('consignment_lines')
+            ->where('there', '>', 0)
+            ->orderBy('id')
+            ->get(['id', 'there'])
+            ->map(fn ($row) => (array) $row)
+            ->all(),
         'cost' => DB::table('cost_entries')
             ->groupBy('order_id', 'kind')
             ->selectRaw('order_id, kind, SUM(cents) AS cents')
