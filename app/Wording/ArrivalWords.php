@@ -33,7 +33,11 @@ final class ArrivalWords
      */
     public static function history(string $first, int $passed): string
     {
-        return $passed === 0 ? '' : 'first said for '.When::day($first).', passed '.Figures::count($passed, 'time');
+        return match ($passed) {
+            0 => '',
+            1 => 'first said for '.When::day($first).', passed once',
+            default => 'first said for '.When::day($first).", passed {$passed} times",
+        };
     }
 
     /**

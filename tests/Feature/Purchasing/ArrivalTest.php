@@ -86,7 +86,7 @@ it('plans what is overdue for two working days from today, each day anew, and as
     $this->actingAs($this->buyer)->get("/orders/{$this->gear->id}")->assertSee('waits until about Tue, was due 26 Nov');
     $this->get('/purchases')
         ->assertSee('was due 26 Nov, taken for Mon')
-        ->assertSee('first said for 26 Nov, passed 1 time');
+        ->assertSee('first said for 26 Nov, passed once');
     $this->get('/questions')
         ->assertSee("{$this->line->number} was due on 26 Nov: when does it come?")
         ->assertSee('Comes on that day');

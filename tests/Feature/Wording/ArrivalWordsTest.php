@@ -63,7 +63,7 @@ it('tells how often a day has passed, and nothing where none has', function (int
     expect(ArrivalWords::history('2026-11-12', $passed))->toBe(withDays($says));
 })->with([
     [0, ''],
-    [1, 'first said for {2026-11-12}, passed 1 time'],
+    [1, 'first said for {2026-11-12}, passed once'],
     [3, 'first said for {2026-11-12}, passed 3 times'],
 ]);
 
