@@ -3,6 +3,7 @@
 namespace App\Books;
 
 use App\Access\Role;
+use App\Models\Booking;
 use App\Models\Claim;
 use App\Models\Item;
 use App\Models\Move;
@@ -280,6 +281,8 @@ final class Questions implements Book
         $questions = Question::query()
             ->whereKey(array_keys($parts))
             ->where('booking_id', '<>', $undone->booking->id)
+            // what asked it was taken back itself: it asks no more
+            ->whereNotIn('booking_id', Booking::query()->whereNotNull('reverses_id')->select('reverses_id'))
             ->whereNull('component_id')
             ->orderBy('id')
             ->get();

@@ -133,7 +133,7 @@ it('asks no more when the report that scrapped is reversed', function () {
 it('asks for each report that scrapped, and takes back just its own', function () {
     $order = $this->shop->order('LID-9', '8');
     $this->shop->release($order);
-    $this->shop->report($order->steps[0], '2', '2', '3');
+    $first = $this->shop->report($order->steps[0], '2', '2', '3');
     $second = $this->shop->report($order->steps[0], '1', '1', '1');
     $open = fn (): array => Question::query()->whereNull('answered_at')->orderBy('id')->pluck('open_quantity')->all();
     expect($open())->toBe(['3.000000', '1.000000']);
@@ -158,6 +158,18 @@ it('asks for each report that scrapped, and takes back just its own', function (
     expect($open())->toBe(['2.000000'])->and($this->shop->differences())->toBe([]);
     $this->shop->reverse($one);
     expect($open())->toBe(['3.000000'])->and($this->shop->differences())->toBe([]);
+    // but not where the scrap itself was taken back meanwhile
+    $accepted = app(CureShort::class)->handle(
+        $order->id,
+        $order->refresh()->version,
+        Cure::Accepted,
+        '2',
+        $this->shop->sign(Role::Supervisor),
+    );
+    $this->shop->reverse($first);
+    expect($open())->toBe([]);
+    $this->shop->reverse($accepted);
+    expect($open())->toBe([])->and($this->shop->differences())->toBe([]);
 });
 
 it('asks no more how an order is cured once it is closed, and again when that is taken back', function () {
