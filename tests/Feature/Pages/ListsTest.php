@@ -181,6 +181,8 @@ it('shows the plan as a board and as dispatch lists, and what is asked for oddly
         ->assertSee('"number":"218"', false);
     $this->get('/board?zoom=never&at=no&customer=%3Cb%3E&plan=0')->assertOk()->assertDontSee('<b>', false);
     $this->get('/board?plan=99')->assertNotFound();
+    $this->get('/plans/99')->assertNotFound();
+    $this->get('/plans/1')->assertNotFound()->assertSee('The live plan is what others are compared with.');
     $this->get('/dispatch/1')->assertSee('218')->assertSee('Uncapping tray');
     $this->get('/dispatch/1?machine=7&person=9&days=99')->assertOk()->assertSee('Nothing is planned here');
     $this->get('/dispatch/99')->assertNotFound();
