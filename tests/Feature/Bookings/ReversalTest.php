@@ -37,18 +37,19 @@ function figures(): array
         'steps' => DB::table('order_steps')
             ->whereNotIn('order_id', $cancelled)
             ->orderBy('id')
-            ->get(['id', 'taken_in', 'good', 'scrap', 'passed_on', 'booked_minutes', 'started_at'])
+            ->get([
+                'id', 'taken_in', 'good', 'scrap', 'passed_on', 'booked_minutes', 'started_at', 'done_at', 'arrived_at',
+                'spell_from', 'sent_out', 'reworked', 'added', 'not_found', 'sent_back', 'moved_in', 'moved_out',
+                'planned_minutes', 'labour_rate', 'machine_rate',
+            ])
             ->map(fn ($row) => (array) $row)
             ->all(),
         'orders' => DB::table('orders')
             ->where('state', '<>', 'cancelled')
             ->orderBy('id')
             ->get([
-                'id',
-                'state',
-                'released_at',
-                'closed_at',
-                'planned_material',
+                'id', 'state', 'quantity', 'due_on', 'is_held', 'released_at', 'released_by', 'short_reason',
+                'closed_at', 'planned_material', 'planned_labour', 'planned_outside',
             ])
             ->map(fn ($row) => (array) $row)
             ->all(),
@@ -61,7 +62,10 @@ function figures(): array
         'used' => DB::table('order_components')
             ->whereNotIn('order_id', $cancelled)
             ->orderBy('id')
-            ->get(['id', 'used_quantity', 'used_value'])
+            ->get([
+                'id', 'planned_quantity', 'planned_value', 'used_quantity', 'used_value', 'replaced_quantity',
+                'along_quantity', 'open_quantity', 'short_at_release',
+            ])
             ->map(fn ($row) => (array) $row)
             ->all(),
         'ties' => DB::table('ties')
@@ -73,7 +77,7 @@ function figures(): array
         'lines' => DB::table('customer_order_lines')
             ->whereColumn('cancelled_quantity', '<', 'quantity')
             ->orderBy('id')
-            ->get(['id', 'shipped_quantity', 'is_open'])
+            ->get(['id', 'quantity', 'shipped_quantity', 'cancelled_quantity', 'promised_on', 'is_open'])
             ->map(fn ($row) => (array) $row)
             ->all(),
         'asked' => DB::table('questions')
@@ -102,6 +106,12 @@ function figures(): array
             ->where('there', '>', 0)
             ->orderBy('id')
             ->get(['id', 'there'])
+            ->map(fn ($row) => (array) $row)
+            ->all(),
+        'bills' => DB::table('bills')
+            ->where('state', 'accepted')
+            ->orderBy('id')
+            ->get(['id', 'stands'])
             ->map(fn ($row) => (array) $row)
             ->all(),
         'cost' => DB::table('cost_entries')
