@@ -58,6 +58,12 @@ class PurchaseOrder extends Model
         $this->changed_on = $this->sent_on === null ? null : now(config()->string('pace.zone'))->toDateString();
     }
 
+    /** It was changed, and something of it is still to come: its supplier has to be sent it again. */
+    public function waitsToBeSentAgain(): bool
+    {
+        return $this->changed_on !== null && $this->state->isOpen();
+    }
+
     public function may(PurchaseDeed $deed): bool
     {
         return $deed->whyNot($this->number, $this->state, $this->changed_on !== null) === null;

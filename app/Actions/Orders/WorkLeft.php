@@ -40,6 +40,7 @@ final class WorkLeft
                 'answered_quantity' => null,
                 'answered_price' => null,
             ]);
+            $head->hasChanged();
             $ledger->concernsPurchase($head);
         }
 

@@ -64,7 +64,8 @@ final readonly class ListedPurchase
                 $row->text('ordered_on'),
                 $row->textOrNull('sent_on'),
                 $row->textOrNull('confirmed_on'),
-                $row->textOrNull('changed_on') !== null,
+                // where nothing of it is to come it is not sent again
+                $row->textOrNull('changed_on') !== null && $row->enum('state', PurchaseState::class)->isOpen(),
                 $row->int('line_count'),
                 $row->decimal('value'),
                 $row->textOrNull('next_on'),

@@ -12,7 +12,7 @@
         <a href="{{ route('purchases.index') }}">All purchases</a>
     </div>
     <x-chain :links="$page->chain" />
-    @if ($page->order->changed_on)
+    @if ($page->order->waitsToBeSentAgain())
         <div class="said note" role="status">
             It was changed since it was sent: {{ $page->order->supplier->name }} does not know yet. Send it again.
         </div>

@@ -330,7 +330,10 @@ it('waits for no more of its work when an order is closed', function () {
         ->and($line->refresh()->is_open)->toBeFalse()
         ->and($work->refresh()->state)->toBe(PurchaseState::Done)
         ->and($this->shop->differences())->toBe([]);
-    $this->actingAs($this->shop->as(Role::Buyer))->get("/purchases/{$work->id}")->assertSee('no longer waited for');
+    $this->actingAs($this->shop->as(Role::Buyer))->get("/purchases/{$work->id}")
+        ->assertSee('no longer waited for')
+        // nothing of it is to come, so it cannot be sent again
+        ->assertDontSee('does not know yet');
     // reopened it may be remade, and goes again
     $this->shop->reverse($closed);
     expect($line->refresh()->openQuantity()->toInt())->toBe(1)
@@ -361,6 +364,19 @@ it('waits for none of its work when an order is cancelled, sent or drafted', fun
         ->and($line->is_open)->toBeFalse()
         ->and($this->shop->differences())->toBe([]);
 })->with(['sent' => true, 'drafted' => false]);
+
+it('has a supplier told who still works on other orders of the same purchase', function () {
+    $orders = [$this->shop->order('DRUM-9', '4', '2027-01-15'), $this->shop->order('DRUM-9', '2', '2027-01-15')];
+    array_map($this->shop->release(...), $orders);
+    $steps = array_map(fn (Order $order) => $order->steps()->whereNotNull('supplier_id')->firstOrFail(), $orders);
+    $work = $this->shop->orderWork(...$steps);
+    $this->actingAs($this->shop->as(Role::Supervisor))->delete("/orders/{$orders[0]->id}", [
+        'token' => 'c', 'version' => $orders[0]->refresh()->version, 'reason' => 'the customer withdrew',
+    ])->assertSessionHas('done');
+    expect($work->refresh()->state)->toBe(PurchaseState::Sent);
+    $this->actingAs($this->shop->as(Role::Buyer))->get("/purchases/{$work->id}")
+        ->assertSee('does not know yet. Send it again.');
+});
 
 it('gives up what the version before left open of orders that had ended, and no more', function () {
     $order = $this->shop->order('DRUM-9', '4', '2027-01-15');
