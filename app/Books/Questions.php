@@ -282,7 +282,10 @@ final class Questions implements Book
             ->whereKey(array_keys($parts))
             ->where('booking_id', '<>', $undone->booking->id)
             // what asked it was taken back itself: it asks no more
-            ->whereNotIn('booking_id', Booking::query()->whereNotNull('reverses_id')->select('reverses_id'))
+            ->where(fn (Builder $asked) => $asked->whereNotIn(
+                'booking_id',
+                Booking::query()->whereNotNull('reverses_id')->select('reverses_id'),
+            ))
             ->whereNull('component_id')
             ->orderBy('id')
             ->get();
