@@ -3,126 +3,88 @@
 use App\Models\Booking;
 use App\Models\BookingKind;
 use App\Models\Order;
+use Illuminate\Database\Query\Builder;
 use Illuminate\Support\Facades\DB;
 use KeepPace\Core\Planning\OrderState;
 use KeepPace\Core\Quantity\TypedQuantity;
 use KeepPace\Core\Refused;
 use Tests\Support\EveryKind;
 
+/**
+ * @param  list<string>  $columns
+ * @return list<array<string, mixed>>
+ */
+function rowsOf(Builder $query, array $columns): array
+{
+    return $query->get($columns)->map(fn (stdClass $row): array => (array) $row)->all();
+}
+
 /** Figures that a reversal must bring back; what it cancels is none. */
 function figures(): array
 {
     $cancelled = DB::table('orders')->where('state', 'cancelled')->pluck('id');
+    $of = fn (string $table): Builder => DB::table($table)->whereNotIn('order_id', $cancelled)->orderBy('id');
 
     return [
-        'balances' => DB::table('balances')
-            ->where('quantity', '>', 0)
-            ->orderBy('id')
-            ->get(['id', 'quantity'])
-            ->map(fn ($row) => (array) $row)
-            ->all(),
-        'values' => DB::table('stock_values')
-            ->where('quantity', '>', 0)
-            ->orderBy('item_id')
-            ->orderBy('lot_id')
-            ->get(['item_id', 'lot_id', 'quantity', 'value'])
-            ->map(fn ($row) => (array) $row)
-            ->all(),
-        'layers' => DB::table('cost_layers')
-            ->where('left_quantity', '>', 0)
-            ->orderBy('id')
-            ->get(['item_id', 'left_quantity', 'left_value'])
-            ->map(fn ($row) => (array) $row)
-            ->all(),
-        'steps' => DB::table('order_steps')
-            ->whereNotIn('order_id', $cancelled)
-            ->orderBy('id')
-            ->get([
-                'id', 'taken_in', 'good', 'scrap', 'passed_on', 'booked_minutes', 'started_at', 'done_at', 'arrived_at',
-                'spell_from', 'sent_out', 'reworked', 'added', 'not_found', 'sent_back', 'moved_in', 'moved_out',
-                'planned_minutes', 'labour_rate', 'machine_rate',
-            ])
-            ->map(fn ($row) => (array) $row)
-            ->all(),
-        'orders' => DB::table('orders')
-            ->where('state', '<>', 'cancelled')
-            ->orderBy('id')
-            ->get([
-                'id', 'state', 'quantity', 'due_on', 'is_held', 'released_at', 'released_by', 'short_reason',
-                'closed_at', 'planned_material', 'planned_labour', 'planned_outside',
-            ])
-            ->map(fn ($row) => (array) $row)
-            ->all(),
-        'outputs' => DB::table('order_outputs')
-            ->whereNotIn('order_id', $cancelled)
-            ->orderBy('id')
-            ->get(['id', 'planned_quantity', 'received_quantity', 'received_value', 'given_up_quantity'])
-            ->map(fn ($row) => (array) $row)
-            ->all(),
-        'used' => DB::table('order_components')
-            ->whereNotIn('order_id', $cancelled)
-            ->orderBy('id')
-            ->get([
-                'id', 'planned_quantity', 'planned_value', 'used_quantity', 'used_value', 'replaced_quantity',
-                'along_quantity', 'open_quantity', 'short_at_release',
-            ])
-            ->map(fn ($row) => (array) $row)
-            ->all(),
-        'ties' => DB::table('ties')
-            ->where('quantity', '>', 0)
-            ->orderBy('id')
-            ->get(['demand_kind', 'demand_id', 'supply_kind', 'supply_id', 'quantity'])
-            ->map(fn ($row) => (array) $row)
-            ->all(),
-        'lines' => DB::table('customer_order_lines')
-            ->whereColumn('cancelled_quantity', '<', 'quantity')
-            ->orderBy('id')
-            ->get(['id', 'quantity', 'shipped_quantity', 'cancelled_quantity', 'promised_on', 'is_open'])
-            ->map(fn ($row) => (array) $row)
-            ->all(),
-        'asked' => DB::table('questions')
-            ->whereNull('answered_at')
-            ->orderBy('id')
-            ->get(['id', 'open_quantity', 'answer', 'answered_by'])
-            ->map(fn ($row) => (array) $row)
-            ->all(),
-        'bought' => DB::table('purchase_lines AS l')
-            ->join('purchase_orders AS p', 'p.id', 'l.purchase_order_id')
-            ->whereRaw('l.received_quantity + l.cancelled_quantity + l.unpaid_quantity + l.billed_quantity <> 0')
-            ->orderBy('l.id')
-            ->get([
+        'balances' => rowsOf(DB::table('balances')->where('quantity', '>', 0)->orderBy('id'), ['id', 'quantity']),
+        'values' => rowsOf(
+            DB::table('stock_values')->where('quantity', '>', 0)->orderBy('item_id')->orderBy('lot_id'),
+            ['item_id', 'lot_id', 'quantity', 'value'],
+        ),
+        'layers' => rowsOf(
+            DB::table('cost_layers')->where('left_quantity', '>', 0)->orderBy('id'),
+            ['item_id', 'left_quantity', 'left_value'],
+        ),
+        'steps' => rowsOf($of('order_steps'), [
+            'id', 'taken_in', 'good', 'scrap', 'passed_on', 'booked_minutes', 'started_at', 'done_at', 'arrived_at',
+            'spell_from', 'sent_out', 'reworked', 'added', 'not_found', 'sent_back', 'moved_in', 'moved_out',
+            'planned_minutes', 'labour_rate', 'machine_rate',
+        ]),
+        'orders' => rowsOf(DB::table('orders')->where('state', '<>', 'cancelled')->orderBy('id'), [
+            'id', 'state', 'quantity', 'due_on', 'is_held', 'released_at', 'released_by', 'short_reason', 'closed_at',
+            'planned_material', 'planned_labour', 'planned_outside',
+        ]),
+        'outputs' => rowsOf($of('order_outputs'), [
+            'id', 'planned_quantity', 'received_quantity', 'received_value', 'given_up_quantity',
+        ]),
+        'used' => rowsOf($of('order_components'), [
+            'id', 'planned_quantity', 'planned_value', 'used_quantity', 'used_value', 'replaced_quantity',
+            'along_quantity', 'open_quantity', 'short_at_release',
+        ]),
+        'ties' => rowsOf(DB::table('ties')->where('quantity', '>', 0)->orderBy('id'), [
+            'demand_kind', 'demand_id', 'supply_kind', 'supply_id', 'quantity',
+        ]),
+        'lines' => rowsOf(
+            DB::table('customer_order_lines')->whereColumn('cancelled_quantity', '<', 'quantity')->orderBy('id'),
+            ['id', 'quantity', 'shipped_quantity', 'cancelled_quantity', 'promised_on', 'is_open'],
+        ),
+        'asked' => rowsOf(DB::table('questions')->whereNull('answered_at')->orderBy('id'), [
+            'id', 'open_quantity', 'answer', 'answered_by',
+        ]),
+        'bought' => rowsOf(
+            DB::table('purchase_lines AS l')
+                ->join('purchase_orders AS p', 'p.id', 'l.purchase_order_id')
+                ->whereRaw('l.received_quantity + l.cancelled_quantity + l.unpaid_quantity + l.billed_quantity <> 0')
+                ->orderBy('l.id'),
+            [
                 'l.id', 'l.quantity', 'l.received_quantity', 'l.cancelled_quantity', 'l.unpaid_quantity',
                 'l.billed_quantity', 'l.billed_cents', 'l.work_cents', 'l.is_open', 'p.state',
-            ])
-            ->map(fn ($row) => (array) $row)
-            ->all(),
-        'claims' => DB::table('claims')
-            ->where('state', '<>', 'taken_back')
-            ->orderBy('id')
-            ->get(['id', 'state', 'granted_cents', 'answer'])
-            ->map(fn ($row) => (array) $row)
-            ->all(),
-        'outside' => DB::table('consignment_lines')
-            ->where('there', '>', 0)
-            ->orderBy('id')
-            ->get(['id', 'there'])
-            ->map(fn ($row) => (array) $row)
-            ->all(),
-        'bills' => DB::table('bills')
-            ->where('state', 'accepted')
-            ->orderBy('id')
-            ->get(['id', 'stands'])
-            ->map(fn ($row) => (array) $row)
-            ->all(),
-        'cost' => DB::table('cost_entries')
-            ->groupBy('order_id', 'kind')
-            ->selectRaw('order_id, kind, SUM(cents) AS cents')
-            ->having('cents', '<>', 0)
-            ->orderBy('order_id')
-            ->orderBy('kind')
-            ->get()
-            ->map(fn ($row) => (array) $row)
-            ->all(),
+            ],
+        ),
+        'claims' => rowsOf(DB::table('claims')->where('state', '<>', 'taken_back')->orderBy('id'), [
+            'id', 'state', 'granted_cents', 'answer',
+        ]),
+        'outside' => rowsOf(DB::table('consignment_lines')->where('there', '>', 0)->orderBy('id'), ['id', 'there']),
+        'bills' => rowsOf(DB::table('bills')->where('state', 'accepted')->orderBy('id'), ['id', 'stands']),
+        'cost' => rowsOf(
+            DB::table('cost_entries')
+                ->groupBy('order_id', 'kind')
+                ->selectRaw('order_id, kind, SUM(cents) AS cents')
+                ->having('cents', '<>', 0)
+                ->orderBy('order_id')
+                ->orderBy('kind'),
+            ['*'],
+        ),
     ];
 }
 
