@@ -11,7 +11,10 @@ use Illuminate\Database\Query\Builder;
 use Illuminate\Database\Query\JoinClause;
 use Illuminate\Support\Facades\DB;
 
-/** All that is due from suppliers: purchase lines that are open, and pieces that are with them. */
+/**
+ * All that is due from suppliers: purchase lines that are open, and pieces that are with them. Of work whose pieces are
+ * there the pieces are due, on the same day, and not its line as well.
+ */
 final class DueList
 {
     /** @return list<DueRow> that somebody should ask about, worst first by what it holds up */
@@ -24,10 +27,19 @@ final class DueList
         return $rows;
     }
 
-    /** @return list<DueRow> soonest first; what nobody knows a day of is left out */
+    /**
+     * What comes in through the gate. Of work only pieces that are there come.
+     *
+     * @return list<DueRow> soonest first; what nobody knows a day of is left out
+     */
     public static function dated(): array
     {
-        $rows = array_filter(self::all(null), fn (DueRow $row): bool => ! $row->isUnknown);
+        $deliveries = Deliveries::now();
+        $goods = self::lines(self::open(null)->whereNull('l.order_step_id'), $deliveries);
+        $rows = array_filter(
+            [...$goods, ...self::handfuls(null, $deliveries)],
+            fn (DueRow $row): bool => ! $row->isUnknown,
+        );
         usort($rows, fn (DueRow $a, DueRow $b): int => [$a->given, $a->supplier, $a->id]
             <=> [$b->given, $b->supplier, $b->id]);
 
@@ -47,14 +59,17 @@ final class DueList
     private static function all(?int $supplier): array
     {
         $deliveries = Deliveries::now();
+        $there = Away::handfuls()->whereColumn('h.order_step_id', 'l.order_step_id');
 
-        return [...self::lines($supplier, $deliveries), ...self::handfuls($supplier, $deliveries)];
+        return [
+            ...self::lines(self::open($supplier)->whereNotExists($there), $deliveries),
+            ...self::handfuls($supplier, $deliveries),
+        ];
     }
 
-    /** @return list<DueRow> */
-    private static function lines(?int $supplier, Deliveries $deliveries): array
+    private static function open(?int $supplier): Builder
     {
-        $lines = DB::table('purchase_lines AS l')
+        return DB::table('purchase_lines AS l')
             ->join('purchase_orders AS o', 'o.id', 'l.purchase_order_id')
             ->join('suppliers AS s', 's.id', 'o.supplier_id')
             ->join('items AS i', 'i.id', 'l.item_id')
@@ -69,6 +84,11 @@ final class DueList
             ->selectRaw("COALESCE(NULLIF(l.words, ''), i.name) AS item")
             ->addSelect('u.code AS unit')
             ->selectRaw('l.quantity - l.received_quantity - l.cancelled_quantity AS open');
+    }
+
+    /** @return list<DueRow> */
+    private static function lines(Builder $lines, Deliveries $deliveries): array
+    {
         $waiting = HeldUp::byLine();
 
         return array_values(Row::all(

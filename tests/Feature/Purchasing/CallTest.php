@@ -105,3 +105,28 @@ it('takes no day of another supplier or of what is complete', function () {
     }
     expect(PurchaseLine::query()->where('expected_on', '2026-12-03')->count())->toBe(0);
 });
+
+it('asks once about work and the pieces it is done on, and lets in at the gate what comes', function () {
+    $order = $this->shop->order('DRUM-9', '4', '2026-12-18');
+    $this->shop->release($order);
+    $step = $order->steps()->whereNotNull('supplier_id')->firstOrFail();
+    $work = $this->shop->orderWork($step)->lines()->sole();
+    $pieces = "order {$order->number}, {$step->number} {$step->name}";
+    $due = fn (array $rows): array => array_values(array_intersect(
+        array_map(fn (DueRow $row): string => $row->document, $rows),
+        [$work->number, $pieces],
+    ));
+    // nothing has gone yet: the work can be asked about, and nothing of it comes
+    expect($due(DueList::of($step->supplier_id)))->toBe([$work->number])
+        ->and($due(DueList::toChase()))->toBe([$work->number])
+        ->and($due(DueList::dated()))->toBe([]);
+    foreach ($order->steps()->where('number', '<', $step->number)->get() as $before) {
+        $this->shop->report($before->refresh(), '4', '4');
+    }
+    $this->shop->sendAll($step);
+    expect($due(DueList::of($step->supplier_id)))->toBe([$pieces])
+        ->and($due(DueList::toChase()))->not->toContain($work->number)
+        ->and($due(DueList::dated()))->toBe([$pieces]);
+    $this->shop->back($step, '4', '4');
+    expect($due(DueList::of($step->supplier_id)))->toBe([])->and($due(DueList::dated()))->toBe([]);
+});
