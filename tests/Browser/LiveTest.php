@@ -14,7 +14,7 @@ beforeEach(function () {
 afterEach(fn () => $this->live->end());
 
 it('draws a page anew when the plan moved, but never over what is typed', function () {
-    $browser = $this->browser->login('supervisor')->visit('/orders')->see('No order is like this.');
+    $browser = $this->browser->login('supervisor')->visit('/orders')->see('No order is open.');
     $this->live->php('$shop->order("TRAY-40", "4");')->wait();
     $this->live->untilPlanned();
     $browser->driver->wait(20, 40)->until(fn (): bool => str_contains($browser->text(), '218'), 'it is not drawn anew');

@@ -19,7 +19,8 @@
         </div>
         @if ($customers->isEmpty())
             <div class="none">
-                No customer is entered yet. <a href="{{ route('customers.create') }}">Enter the first</a>
+                No customer is entered yet.
+                @can('keep-customers') <a href="{{ route('customers.create') }}">Enter the first</a> @endcan
             </div>
         @endif
         <datalist id="items" hx-get="{{ route('items.choose') }}?q=" hx-trigger="load"></datalist>
