@@ -10,7 +10,7 @@
     @if ($rows === [])
         <div class="none">Nothing is overdue, holds up an order, or is unconfirmed.</div>
     @else
-        <table class="list">
+        <table class="list chase">
             <thead>
                 <tr>
                     <th>Supplier</th>
