@@ -82,4 +82,10 @@ abstract class ItemRevision extends Model
     {
         return $this->belongsTo(Person::class, 'approved_by_id');
     }
+
+    /** The draft of an item's next; null = there is none. */
+    public static function draftOf(int $item): ?static
+    {
+        return static::query()->where('item_id', $item)->where('status', 'draft')->latest('id')->first();
+    }
 }

@@ -58,10 +58,10 @@ class PurchaseOrder extends Model
         $this->changed_on = $this->sent_on === null ? null : now(config()->string('pace.zone'))->toDateString();
     }
 
-    /** It was changed, and something of it is still to come: its supplier has to be sent it again. */
-    public function waitsToBeSentAgain(): bool
+    /** How its supplier hears of what was changed: of what nothing is to come is not sent again. */
+    public function howTold(): string
     {
-        return $this->changed_on !== null && $this->state->isOpen();
+        return $this->state->isOpen() ? 'Send it again.' : 'Nothing more of it is wanted: tell them.';
     }
 
     public function may(PurchaseDeed $deed): bool

@@ -26,10 +26,4 @@ class Routing extends ItemRevision
 
         return $relation;
     }
-
-    /** The draft of an item's next; null = there is none. */
-    public static function draftOf(int $item): ?self
-    {
-        return self::query()->where('item_id', $item)->where('status', 'draft')->latest('id')->first();
-    }
 }

@@ -2,6 +2,7 @@
 
 namespace App\Actions\Orders;
 
+use App\Actions\Work\WorkGivenUp;
 use App\Books\Ledger;
 use App\Books\Signed;
 use App\Models\Booking;
@@ -102,11 +103,11 @@ final class ChangeOrder
                 $ledger->change($order, 'state', $order->state->value, 'cancelled');
                 $order->state = OrderState::Cancelled;
 
-                $left = WorkLeft::giveUp($ledger, $order);
+                $left = WorkGivenUp::ofOrder($ledger, $order);
 
                 return "Order {$order->number} cancelled: {$signed->reason}".($left === '' ? '' : ". {$left}");
             },
-            WorkLeft::needs(...),
+            WorkGivenUp::needsOfOrder(...),
         );
     }
 }

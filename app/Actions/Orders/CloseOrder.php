@@ -2,6 +2,7 @@
 
 namespace App\Actions\Orders;
 
+use App\Actions\Work\WorkGivenUp;
 use App\Books\Bookings;
 use App\Books\Held;
 use App\Books\Ledger;
@@ -45,7 +46,7 @@ final class CloseOrder
     public function handle(int $id, Signed $signed, bool $nothingMore = false): Booking
     {
         return $this->bookings->once(BookingKind::Close, $signed, new Part(
-            fn () => ReceiveOrder::needs($id)->and(WorkLeft::needs($id)),
+            fn () => ReceiveOrder::needs($id)->and(WorkGivenUp::needsOfOrder($id)),
             fn (Ledger $ledger, Held $held) => $this->write($ledger, $held->order($id), $nothingMore),
         ));
     }
@@ -63,7 +64,7 @@ final class CloseOrder
             ->keyBy('id');
         $nothingMore ?: self::assertAllCame($order, $outputs);
         $ledger->concerns($order);
-        $workLeft = WorkLeft::giveUp($ledger, $order);
+        $workLeft = WorkGivenUp::ofOrder($ledger, $order);
         $ledger->questions->closed($order);
         $settled = self::settled($ledger, $order, $outputs);
         foreach ($settled as $one) {

@@ -2,6 +2,7 @@
 
 namespace App\Actions\Purchasing;
 
+use App\Actions\Work\GatheredPrice;
 use App\Books\Ledger;
 use App\Books\Said;
 use App\Books\Signed;

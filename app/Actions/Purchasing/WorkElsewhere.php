@@ -4,6 +4,7 @@ namespace App\Actions\Purchasing;
 
 use App\Actions\Orders\ChangedMeanwhile;
 use App\Actions\Orders\OrderCopy;
+use App\Actions\Work\WorkGivenUp;
 use App\Books\Bookings;
 use App\Books\Held;
 use App\Books\Ledger;
@@ -53,7 +54,7 @@ final class WorkElsewhere
                 $to = Supplier::query()->findOrFail($supplier);
                 self::assertCan($step, $to);
                 // what goes out of a released order is ordered with it: else it would be forgotten
-                $isOrdered = WorkGivenUp::write($ledger, $held, $step)
+                $isOrdered = WorkGivenUp::ofStep($ledger, $step)
                     || (! $step->isOutside() && $order->released_at !== null);
                 $said = $this->move($ledger, $order, $step, $to);
                 $ledger->concerns($order);
@@ -67,7 +68,7 @@ final class WorkElsewhere
         $step = OrderStep::query()->findOrFail($stepId);
         $there = new LineToBuy(0, '0', supplier: $supplier);
 
-        return WorkGivenUp::needs($step)
+        return WorkGivenUp::needsOfStep($step)
             ->and(Needs::purchaseOrders(NewPurchases::newest([$there], true, PurchaseKind::Service)));
     }
 

@@ -5,6 +5,7 @@ namespace App\Actions\Purchasing;
 use App\Actions\Orders\ChangedMeanwhile;
 use App\Actions\Orders\OrderCopy;
 use App\Actions\Orders\PlannedCost;
+use App\Actions\Work\WorkGivenUp;
 use App\Books\Bookings;
 use App\Books\Held;
 use App\Books\Ledger;
@@ -37,14 +38,14 @@ final class WorkHere
     public function handle(int $stepId, int $version, array $here, Signed $signed): Booking
     {
         return $this->bookings->once(BookingKind::OrderChanged, $signed, new Part(
-            fn () => WorkGivenUp::needs(OrderStep::query()->findOrFail($stepId)),
+            fn () => WorkGivenUp::needsOfStep(OrderStep::query()->findOrFail($stepId)),
             function (Ledger $ledger, Held $held) use ($stepId, $version, $here): void {
                 $step = OrderStep::query()->with('supplier')->findOrFail($stepId);
                 $order = $held->order($step->order_id)->load('item');
                 ChangedMeanwhile::check($order, $version);
                 $order->assertMay(OrderDeed::Change);
                 self::assertCan($step, $here['run_rate']);
-                $wasOrdered = WorkGivenUp::write($ledger, $held, $step);
+                $wasOrdered = WorkGivenUp::ofStep($ledger, $step);
                 $ledger->concerns($order);
                 $ledger->says($this->move($ledger, $order, $step, $here)
                     .($wasOrdered ? ' What was ordered of it is given up.' : ''));

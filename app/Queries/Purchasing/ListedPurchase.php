@@ -64,8 +64,7 @@ final readonly class ListedPurchase
                 $row->text('ordered_on'),
                 $row->textOrNull('sent_on'),
                 $row->textOrNull('confirmed_on'),
-                // where nothing of it is to come it is not sent again
-                $row->textOrNull('changed_on') !== null && $row->enum('state', PurchaseState::class)->isOpen(),
+                $row->textOrNull('changed_on') !== null,
                 $row->int('line_count'),
                 $row->decimal('value'),
                 $row->textOrNull('next_on'),

@@ -12,9 +12,10 @@
         <a href="{{ route('purchases.index') }}">All purchases</a>
     </div>
     <x-chain :links="$page->chain" />
-    @if ($page->order->waitsToBeSentAgain())
+    @if ($page->order->changed_on)
         <div class="said note" role="status">
-            It was changed since it was sent: {{ $page->order->supplier->name }} does not know yet. Send it again.
+            It was changed since it was sent: {{ $page->order->supplier->name }} does not know yet.
+            {{ $page->order->howTold() }}
         </div>
     @endif
     @if ($page->order->state->isDraft() && $page->order->cut_off_on)

@@ -307,3 +307,19 @@ it('says at its row or field what is wrong with a service', function () {
     expect([$terms->setup_cents, $terms->minimum_cents])->toBe([1500, 4000]);
     $this->get('/items/'.$terms->item_id)->assertSee('set-up 15.00')->assertSee('5, set-up 15.00, at least 40.00');
 });
+
+/* trade.md W1: the price goes by all that is gathered; what an ended order gives up is gathered no more. */
+it('gathers anew when an order whose work is on the draft is cancelled', function () {
+    $orders = [($this->jaws)('12'), ($this->jaws)('10')];
+    array_map($this->shop->release(...), $orders);
+    $steps = array_map(fn (Order $order): int => ($this->step)($order, 20)->id, $orders);
+    app(OrderWork::class)->handle($steps, $this->shop->sign(Role::Buyer));
+    $lines = PurchaseLine::query()->whereIn('order_step_id', $steps)->orderBy('id');
+    $price = fn (): array => $lines->pluck('price')->all();
+    expect($price())->toBe(['1.800000', '1.800000']); // 22 of them
+    $this->actingAs($this->shop->as(Role::Supervisor))->delete("/orders/{$orders[0]->id}", [
+        'token' => 'c', 'version' => $orders[0]->refresh()->version, 'reason' => 'withdrawn',
+    ])->assertSessionHas('done');
+    expect($price()[1])->toBe('2.000000') // 10 of them
+        ->and($this->shop->differences())->toBe([]);
+});

@@ -333,7 +333,8 @@ it('waits for no more of its work when an order is closed', function () {
     $this->actingAs($this->shop->as(Role::Buyer))->get("/purchases/{$work->id}")
         ->assertSee('no longer waited for')
         // nothing of it is to come, so it cannot be sent again
-        ->assertDontSee('does not know yet');
+        ->assertSee('Nothing more of it is wanted: tell them.')
+        ->assertDontSee('Send it again');
     // reopened it may be remade, and goes again
     $this->shop->reverse($closed);
     expect($line->refresh()->openQuantity()->toInt())->toBe(1)
@@ -375,7 +376,7 @@ it('has a supplier told who still works on other orders of the same purchase', f
     ])->assertSessionHas('done');
     expect($work->refresh()->state)->toBe(PurchaseState::Sent);
     $this->actingAs($this->shop->as(Role::Buyer))->get("/purchases/{$work->id}")
-        ->assertSee('does not know yet. Send it again.');
+        ->assertSeeInOrder(['does not know yet.', 'Send it again.']);
 });
 
 it('gives up what the version before left open of orders that had ended, and no more', function () {

@@ -1,6 +1,6 @@
 <?php
 
-namespace App\Actions\Purchasing;
+namespace App\Actions\Work;
 
 use App\Models\PurchaseLine;
 use App\Models\PurchaseOrder;
