@@ -44,7 +44,7 @@ final class Claims implements Book
             'reason' => $reason,
         ]), $what, $whose);
         $claim->state === ClaimState::Asked
-            && $this->ledger->questions->rejects($order, $claim, "{$what}, {$reason}: is that theirs or ours?");
+            && $this->ledger->ask->rejects($order, $claim, "{$what}, {$reason}: is that theirs or ours?");
     }
 
     /**
@@ -62,7 +62,7 @@ final class Claims implements Book
             'cents' => $cents,
         ]), $what, $whose);
         $claim->state === ClaimState::Asked
-            && $this->ledger->questions->rejects(null, $claim, "{$what}, spoiled there: is that theirs or ours?");
+            && $this->ledger->ask->rejects(null, $claim, "{$what}, spoiled there: is that theirs or ours?");
     }
 
     private function opens(Claim $claim, string $what, Whose $whose): Claim

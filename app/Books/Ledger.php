@@ -54,6 +54,8 @@ final class Ledger
 
     public readonly Records $records;
 
+    public readonly Ask $ask;
+
     public readonly Questions $questions;
 
     public function __construct(public readonly Booking $booking)
@@ -72,6 +74,7 @@ final class Ledger
         $this->owed = new Owed($this);
         $this->claims = new Claims($this);
         $this->records = new Records($this);
+        $this->ask = new Ask($this);
         $this->questions = new Questions($this);
     }
 

@@ -2,24 +2,23 @@
 
 namespace App\Books;
 
-use App\Access\Role;
 use App\Models\Booking;
 use App\Models\Claim;
-use App\Models\Item;
 use App\Models\Move;
 use App\Models\Order;
-use App\Models\OrderComponent;
-use App\Models\PurchaseLine;
-use App\Models\PurchasePart;
 use App\Models\Question;
+use App\Models\QuestionKind;
 use App\Reading\Row;
 use Brick\Math\BigDecimal;
 use Illuminate\Database\Eloquent\Builder;
 use Illuminate\Database\Eloquent\Collection;
+use Illuminate\Database\Query\Builder as Rows;
 use Illuminate\Support\Facades\DB;
-use KeepPace\Core\Quantity\Amount;
 
-/** Opens questions, and closes them when what was asked for has been booked. */
+/**
+ * Questions are answered, whole or bit by bit, when what they asked for has been booked, and asked again when that is
+ * taken back. `Ask` opens them.
+ */
 final class Questions implements Book
 {
     /** @var list<array{booking_id: int, question_id: int, quantity: string}> to be written */
@@ -27,95 +26,6 @@ final class Questions implements Book
 
     public function __construct(private readonly Ledger $ledger)
     {
-    }
-
-    /** What backflush could not take is asked of the storekeeper; the operator goes on. */
-    public function missing(
-        Order $order,
-        OrderComponent $component,
-        Item $item,
-        BigDecimal $missing,
-        string $why,
-    ): void {
-        $amount = Amount::plain($missing);
-        Question::query()->create([
-            'booking_id' => $this->ledger->booking->id,
-            'kind' => 'backflush',
-            'order_id' => $order->id,
-            'component_id' => $component->id,
-            'says' => "{$amount} {$item->unit->code} {$item->label()} of order {$order->number}, step "
-                ."{$component->step_number}: {$why}",
-            'quantity' => (string) $missing,
-            'open_quantity' => (string) $missing,
-            'role' => Role::Storekeeper->value,
-            'opened_at' => now(),
-        ]);
-    }
-
-    /**
-     * Scrap leaves an order short: the supervisor is asked how it is cured. One question a report, so a reversed report
-     * takes back just its own.
-     */
-    public function short(Order $order, int $step, BigDecimal $scrap): void
-    {
-        $amount = Amount::plain($scrap);
-        Question::query()->create([
-            'booking_id' => $this->ledger->booking->id,
-            'kind' => 'short',
-            'order_id' => $order->id,
-            'says' => "Order {$order->number} will finish {$amount} short: scrapped at step {$step}. Make them "
-                .'again, take them from stock, or accept it?',
-            'quantity' => (string) $scrap,
-            'open_quantity' => (string) $scrap,
-            'role' => Role::Supervisor->value,
-            'opened_at' => now(),
-        ]);
-    }
-
-    /** More came than is taken of what was ordered: the buyer is asked what becomes of it. */
-    public function over(PurchaseLine $line, BigDecimal $quantity, string $says): void
-    {
-        Question::query()->create([
-            'booking_id' => $this->ledger->booking->id,
-            'kind' => Question::OVER,
-            'purchase_line_id' => $line->id,
-            'says' => $says,
-            'quantity' => (string) $quantity,
-            'open_quantity' => (string) $quantity,
-            'role' => Role::Buyer->value,
-            'opened_at' => now(),
-        ]);
-    }
-
-    /** Pieces came back spoiled, and nobody said whose fault it was: the buyer is asked. */
-    public function rejects(?Order $order, Claim $claim, string $says): void
-    {
-        Question::query()->create([
-            'booking_id' => $this->ledger->booking->id,
-            'kind' => Question::REJECTS,
-            'order_id' => $order?->id,
-            'claim_id' => $claim->id,
-            'says' => $says,
-            'quantity' => $claim->pieces,
-            'open_quantity' => $claim->pieces,
-            'role' => Role::Buyer->value,
-            'opened_at' => now(),
-        ]);
-    }
-
-    /** A part of ours is left at a supplier when all that was made of it has come: the buyer is asked. */
-    public function left(PurchasePart $part, BigDecimal $amount, string $says): void
-    {
-        Question::query()->create([
-            'booking_id' => $this->ledger->booking->id,
-            'kind' => Question::LEFT,
-            'part_id' => $part->id,
-            'says' => $says,
-            'quantity' => (string) $amount,
-            'open_quantity' => (string) $amount,
-            'role' => Role::Buyer->value,
-            'opened_at' => now(),
-        ]);
     }
 
     /** What was asked about it is answered, if it was. */
@@ -143,23 +53,32 @@ final class Questions implements Book
     /** So many of what the order is short were cured, the oldest first; a question with nothing left is answered. */
     public function cured(Order $order, BigDecimal $amount, string $answer): void
     {
-        foreach (
-            Question::query()
-                ->where('order_id', $order->id)
-                ->where('kind', 'short')
-                ->whereNull('answered_at')
-                ->orderBy('id')
-                ->get() as $question
-        ) {
+        foreach (self::short($order)->whereNull('answered_at')->orderBy('id')->get() as $question) {
             $amount = $amount->minus($this->settle($question, $amount, $answer));
         }
+    }
+
+    /** So many of what was cured are not, after all: they are asked about again, the latest question first. */
+    public function curedNot(Order $order, BigDecimal $amount): void
+    {
+        $cured = self::short($order)->whereColumn('open_quantity', '<', 'quantity')->where(self::isAsked(...));
+        foreach ($cured->orderByDesc('id')->get() as $question) {
+            $part = BigDecimal::min(BigDecimal::of($question->quantity)->minus($question->open_quantity), $amount);
+            $part->isZero() ?: $this->askAgain($question, $part);
+            $amount = $amount->minus($part);
+        }
+    }
+
+    /** How many of what the order is short are asked about. */
+    public function openOf(Order $order): BigDecimal
+    {
+        return BigDecimal::of((string) self::short($order)->whereNull('answered_at')->sum('open_quantity'));
     }
 
     /** The order is closed with what came of it: it is cured no more. */
     public function closed(Order $order): void
     {
-        $open = Question::query()->where('order_id', $order->id)->where('kind', 'short')->whereNull('answered_at');
-        foreach ($open->orderBy('id')->get() as $question) {
+        foreach (self::short($order)->whereNull('answered_at')->orderBy('id')->get() as $question) {
             $this->answered($question, 'closed with what came');
         }
     }
@@ -265,6 +184,22 @@ final class Questions implements Book
             ->get();
     }
 
+    /** @return Builder<Question> */
+    private static function short(Order $order): Builder
+    {
+        return Question::query()->where('order_id', $order->id)->where('kind', QuestionKind::Short);
+    }
+
+    /**
+     * A question asks no more when what asked it was taken back itself.
+     *
+     * @param  Builder<Question>  $questions
+     */
+    private static function isAsked(Builder $questions): void
+    {
+        $questions->whereNotIn('booking_id', Booking::query()->whereNotNull('reverses_id')->select('reverses_id'));
+    }
+
     /**
      * What a booking settled of what it was not asked by itself. What was used of a component is asked again by what
      * comes back of it, line by line.
@@ -273,19 +208,11 @@ final class Questions implements Book
      */
     private function settledBy(Undone $undone): array
     {
-        $settled = DB::table('question_entries')
-            ->where('booking_id', $undone->booking->id)
-            ->groupBy('question_id')
-            ->selectRaw('question_id, SUM(quantity) AS quantity');
-        $parts = Row::textsBy($settled, 'quantity', 'question_id');
+        $parts = self::partsBy($undone->booking->id);
         $questions = Question::query()
             ->whereKey(array_keys($parts))
             ->where('booking_id', '<>', $undone->booking->id)
-            // what asked it was taken back itself: it asks no more
-            ->where(fn (Builder $asked) => $asked->whereNotIn(
-                'booking_id',
-                Booking::query()->whereNotNull('reverses_id')->select('reverses_id'),
-            ))
+            ->where(self::isAsked(...))
             ->whereNull('component_id')
             ->orderBy('id')
             ->get();
@@ -294,6 +221,30 @@ final class Questions implements Book
             ->map(fn (Question $one): array => [$one, BigDecimal::of($parts[$one->id])])
             ->filter(fn (array $one): bool => $one[1]->isPositive())
             ->all());
+    }
+
+    /**
+     * What a booking settled of each question, less what was asked again since with the order it made for that.
+     *
+     * @return array<int|string, string> by question
+     */
+    private static function partsBy(int $booking): array
+    {
+        $made = DB::table('record_changes')
+            ->where('booking_id', $booking)
+            ->where('record', 'order')
+            ->whereNull('fields')
+            ->select('record_id');
+        $settled = DB::table('question_entries AS e')
+            ->leftJoin('booking_says AS b', 'b.booking_id', 'e.booking_id')
+            ->whereIn('e.question_id', DB::table('question_entries')
+                ->where('booking_id', $booking)
+                ->select('question_id'))
+            ->where(fn (Rows $by) => $by->where('e.booking_id', $booking)->orWhereIn('b.order_id', $made))
+            ->groupBy('e.question_id')
+            ->selectRaw('e.question_id, SUM(e.quantity) AS quantity');
+
+        return Row::textsBy($settled, 'quantity', 'question_id');
     }
 
     private function askAgain(Question $question, BigDecimal $part): void

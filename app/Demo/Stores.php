@@ -27,6 +27,7 @@ use App\Models\Move;
 use App\Models\Order;
 use App\Models\Place;
 use App\Models\Question;
+use App\Models\QuestionKind;
 use Carbon\CarbonImmutable;
 use Illuminate\Support\Facades\DB;
 use KeepPace\Core\Outside\ClaimAnswer;
@@ -117,7 +118,7 @@ final class Stores
 
     private function answer(Question $question, int $left): Booking
     {
-        $isRemade = $question->kind === 'short'
+        $isRemade = $question->kind === QuestionKind::Short
             && $left <= 12
             && $left > 4
             && ! Order::query()->whereNotNull('remake_of_id')->exists();
@@ -132,7 +133,7 @@ final class Stores
             )
             : app(AnswerQuestion::class)->handle(
                 $question->id,
-                $question->kind === 'short' ? 'Accepted.' : 'Taken from the bin at the bench.',
+                $question->kind === QuestionKind::Short ? 'Accepted.' : 'Taken from the bin at the bench.',
                 $this->staff->signs(Role::Supervisor),
             );
     }

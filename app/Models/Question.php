@@ -10,7 +10,7 @@ use Illuminate\Database\Eloquent\Relations\BelongsTo;
  *
  * @property int $id
  * @property int $booking_id
- * @property string $kind
+ * @property QuestionKind $kind
  * @property string $says
  * @property int|null $order_id
  * @property int|null $component_id
@@ -29,15 +29,6 @@ use Illuminate\Database\Eloquent\Relations\BelongsTo;
  */
 class Question extends Model
 {
-    /** More came on a purchase than is taken: it is answered by what becomes of it. */
-    public const OVER = 'over';
-
-    /** Pieces were spoiled at a supplier: it is answered by whose fault that was. */
-    public const REJECTS = 'rejects';
-
-    /** A part of ours is left at a supplier: it is answered by what becomes of it. */
-    public const LEFT = 'left';
-
     public $timestamps = false;
 
     protected $table = 'questions';
@@ -47,7 +38,11 @@ class Question extends Model
     /** @return array<string, string> */
     protected function casts(): array
     {
-        return ['opened_at' => 'immutable_datetime', 'answered_at' => 'immutable_datetime'];
+        return [
+            'kind' => QuestionKind::class,
+            'opened_at' => 'immutable_datetime',
+            'answered_at' => 'immutable_datetime',
+        ];
     }
 
     /** @return BelongsTo<Order, $this> */

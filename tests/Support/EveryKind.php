@@ -35,6 +35,7 @@ use App\Models\Order;
 use App\Models\OrderStep;
 use App\Models\PurchaseLine;
 use App\Models\Question;
+use App\Models\QuestionKind;
 use App\Models\WorkCentre;
 use Closure;
 use Illuminate\Support\Facades\DB;
@@ -122,7 +123,7 @@ final class EveryKind
             fn (): Booking => $shop->partOut($part, '25'),
             fn (): Booking => app(ComesMade::class)->handle($made->id, $comes(), $keeper()),
             fn (): Booking => app(SettleLeft::class)->handle(
-                Question::query()->where('kind', Question::LEFT)->sole()->id,
+                Question::query()->where('kind', QuestionKind::Left)->sole()->id,
                 PartLeft::Used,
                 $shop->sign(Role::Buyer),
             ),
@@ -225,7 +226,7 @@ final class EveryKind
     /** What is beyond it is kept and not paid. */
     private static function over(Shop $shop): Booking
     {
-        $question = Question::query()->where('kind', Question::OVER)->latest('id')->firstOrFail();
+        $question = Question::query()->where('kind', QuestionKind::Over)->latest('id')->firstOrFail();
 
         return app(AnswerOver::class)->handle($question->id, OverAnswer::Unpaid, $shop->sign(Role::Buyer));
     }

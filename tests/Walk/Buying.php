@@ -32,6 +32,7 @@ use App\Models\OrderComponent;
 use App\Models\PurchaseLine;
 use App\Models\PurchaseOrder;
 use App\Models\Question;
+use App\Models\QuestionKind;
 use App\Models\Supplier;
 use Brick\Math\BigDecimal;
 use KeepPace\Core\Costing\SpreadBy;
@@ -160,7 +161,7 @@ final readonly class Buying
 
     private function over(): ?Booking
     {
-        $question = Question::query()->where('kind', Question::OVER)->whereNull('answered_at')->first();
+        $question = Question::query()->where('kind', QuestionKind::Over)->whereNull('answered_at')->first();
 
         return $question === null ? null : app(AnswerOver::class)->handle(
             $question->id,

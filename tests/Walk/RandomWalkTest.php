@@ -32,6 +32,7 @@ use App\Models\CustomerOrderLine;
 use App\Models\Move;
 use App\Models\Order;
 use App\Models\OrderComponent;
+use App\Models\QuestionKind;
 use App\Models\Tie;
 use App\Models\WorkCentre;
 use App\Planner\KeepUp;
@@ -417,7 +418,10 @@ it('ends clean', function (int $seed, int $steps) {
             $this->shop->sign(Role::Planner, 'walk'),
         )),
         'cure short' => function () use ($pick) {
-            $id = DB::table('questions')->where('kind', 'short')->whereNull('answered_at')->value('order_id');
+            $id = DB::table('questions')
+                ->where('kind', QuestionKind::Short)
+                ->whereNull('answered_at')
+                ->value('order_id');
             $order = $id === null ? null : Order::query()->findOrFail($id);
 
             return $order === null

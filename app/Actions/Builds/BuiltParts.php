@@ -110,7 +110,7 @@ final readonly class BuiltParts
         $held = $this->use->component($component->id);
         $missing = $quantity->minus($this->use->takeWhatIsThere($held, $quantity));
         if ($missing->isPositive()) {
-            $this->ledger->questions->missing(
+            $this->ledger->ask->missing(
                 $this->order,
                 $held,
                 $component->item,

@@ -51,11 +51,12 @@ final class ChangeOrder
     /** @return string what follows, beginning with a space; '' = nothing that is worth a word */
     private function quantity(Ledger $ledger, Order $order, BigDecimal $quantity): string
     {
-        $grows = $quantity->isGreaterThan($order->quantity);
+        $before = BigDecimal::of($order->quantity);
         $byHand = $this->quantity->set($ledger, $order, $quantity);
 
         return ($byHand === [] ? '' : ' What was planned by hand follows: '.implode(', ', $byHand).'.')
-            .($grows ? $this->parts->take($ledger, $order) : '');
+            .($quantity->isGreaterThan($before) ? $this->parts->take($ledger, $order) : '')
+            .MadeAgain::follow($ledger, $order, $before, $quantity);
     }
 
     private function load(Ledger $ledger, Order $order, bool $isLate): void
@@ -104,8 +105,11 @@ final class ChangeOrder
                 $order->state = OrderState::Cancelled;
 
                 $left = WorkGivenUp::ofOrder($ledger, $order);
+                $asked = MadeAgain::follow($ledger, $order, BigDecimal::of($order->quantity), BigDecimal::zero());
 
-                return "Order {$order->number} cancelled: {$signed->reason}".($left === '' ? '' : ". {$left}");
+                return "Order {$order->number} cancelled: {$signed->reason}"
+                    .($left === '' ? '' : ". {$left}")
+                    .($asked === '' ? '' : ".{$asked}");
             },
             WorkGivenUp::needsOfOrder(...),
         );

@@ -63,7 +63,7 @@ final class CureShort
         $order = $held->order($id)->load('item.unit', 'item.units.unit');
         ChangedMeanwhile::check($order, $version);
         $amount = $order->item->quantity($quantity, field: 'quantity')->amount;
-        $short = self::scrapped($order)->minus(self::cured($order));
+        $short = MadeAgain::short($order);
         if ($amount->isGreaterThan($short)) {
             throw OrderRefused::notSoShort($order->number, $short);
         }
@@ -87,22 +87,6 @@ final class CureShort
         return Needs::customerOrders($lines->pluck('customer_order_id'))
             ->and(Needs::orders([$id]))
             ->and(Needs::items(Order::query()->whereKey($id)->pluck('item_id')));
-    }
-
-    public static function scrapped(Order $order): BigDecimal
-    {
-        return BigDecimal::of((string) $order->steps()->sum('scrap'));
-    }
-
-    /** What was made again of it, in pieces. */
-    public static function cured(Order $order): BigDecimal
-    {
-        return BigDecimal::of(
-            (string) Order::query()
-                ->where('remake_of_id', $order->id)
-                ->where('state', '<>', 'cancelled')
-                ->sum('quantity'),
-        );
     }
 
     private function remake(Ledger $ledger, Order $order, BigDecimal $amount): Order

@@ -56,7 +56,7 @@ final class OrderChange
     }
 
     /**
-     * What is made for it may follow it.
+     * What is made for it may follow it, and so may what is asked of the order whose pieces it makes again.
      *
      * @param  int|Closure(): int  $id
      * @param  (Closure(int): Needs)|null  $more
@@ -64,7 +64,7 @@ final class OrderChange
     private function needs(int|Closure $id, ?Closure $more): Needs
     {
         $id = $id instanceof Closure ? $id() : $id;
-        $needs = Needs::orders([$id, ...PartsDue::below($id)]);
+        $needs = Needs::orders([$id, ...PartsDue::below($id)])->and(MadeAgain::needs($id));
 
         return $more === null ? $needs : $needs->and($more($id));
     }

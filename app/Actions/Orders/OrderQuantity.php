@@ -54,7 +54,7 @@ final class OrderQuantity
         }
         $promised = $order->promised()
             ->plus($order->received())
-            ->plus(CureShort::scrapped($order));
+            ->plus(MadeAgain::scrapped($order));
         if ($quantity->isLessThan($promised)) {
             throw OrderRefused::tooFew($promised);
         }

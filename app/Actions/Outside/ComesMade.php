@@ -152,7 +152,7 @@ final class ComesMade
                 $what = Amount::plain($there)." {$part->item->unit->code} {$part->item->label()}";
                 $supplier = $part->line->order->supplier->name;
                 $asked = "{$what} are left at {$supplier} after {$line->number}";
-                $ledger->questions->left($part, $there, "{$asked}: do they stay, come back, were they used, or lost?");
+                $ledger->ask->left($part, $there, "{$asked}: do they stay, come back, were they used, or lost?");
             }
         }
     }

@@ -11,6 +11,7 @@ use App\Books\Signed;
 use App\Models\Booking;
 use App\Models\BookingKind;
 use App\Models\Question;
+use App\Models\QuestionKind;
 use KeepPace\Core\Outside\OutsideRefused;
 use KeepPace\Core\Purchasing\PurchaseRefused;
 use KeepPace\Core\Refused;
@@ -30,21 +31,14 @@ final class AnswerQuestion
             $signed->because($answer),
             new Part(
                 Needs::orders([Question::query()->findOrFail($id)->order_id]),
-                function (Ledger $ledger, Held $held) use ($id, $answer, $signed): void {
+                function (Ledger $ledger, Held $held) use ($id, $answer): void {
                     $question = Question::query()->findOrFail($id);
                     self::assertAnsweredSo($question);
                     $order = $question->order_id === null ? null : $held->order($question->order_id);
                     if ($question->answered_at !== null) {
                         throw Refused::because("This was answered meanwhile: {$question->answer}.");
                     }
-                    $question
-                        ->fill([
-                            'answered_at' => now(),
-                            'answered_by' => $signed->person->id,
-                            'answer' => $answer,
-                            'answer_booking_id' => $ledger->booking->id,
-                        ])
-                        ->save();
+                    $ledger->questions->answered($question, $answer);
                     $ledger->concerns($order);
                     $ledger->says("Answered: {$question->says} {$answer}");
                 },
@@ -60,10 +54,10 @@ final class AnswerQuestion
     private static function assertAnsweredSo(Question $question): void
     {
         $elsewhere = match ($question->kind) {
-            Question::OVER => PurchaseRefused::overIsAnswered(),
-            Question::REJECTS => OutsideRefused::answeredOnClaims(),
-            Question::LEFT => OutsideRefused::answeredThere(),
-            default => null,
+            QuestionKind::Over => PurchaseRefused::overIsAnswered(),
+            QuestionKind::Rejects => OutsideRefused::answeredOnClaims(),
+            QuestionKind::Left => OutsideRefused::answeredThere(),
+            QuestionKind::Backflush, QuestionKind::Short => null,
         };
         if ($elsewhere !== null) {
             throw $elsewhere;

@@ -110,7 +110,7 @@ final class ReportStep
         $this->cost($ledger, $order, $step, $labour, $machine, $good->plus($scrap));
         $backflush->book($report['used'] ?? []);
         if ($scrap->isPositive()) {
-            $ledger->questions->short($order, $step->number, $scrap);
+            $ledger->ask->short($order, $step->number, $scrap);
         }
         $clock->counted();
         $ledger->concerns($order);

@@ -127,7 +127,7 @@ final class Arrivals
     private static function over(Ledger $ledger, Arrived $one, PurchaseLine $purchase): string
     {
         $more = Amount::plain($one->amount)." {$one->item->unit->code} {$one->item->label()}";
-        $ledger->questions->over($purchase, $one->amount, "{$more} more came on {$purchase->number} than is taken of "
+        $ledger->ask->over($purchase, $one->amount, "{$more} more came on {$purchase->number} than is taken of "
             .Amount::plain($purchase->wanted()).' ordered. Take and pay, take unpaid, or give back?');
 
         return "{$more} more than is taken: blocked, the buyer is asked.";

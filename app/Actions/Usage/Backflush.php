@@ -199,7 +199,7 @@ final class Backflush
                     .'stores first.',
             );
         }
-        $ledger->questions->missing($order,
+        $ledger->ask->missing($order,
             $component,
             $item,
             $missing,

@@ -2,6 +2,7 @@
 
 namespace App\Queries\Orders;
 
+use App\Models\QuestionKind;
 use App\Reading\Row;
 use Brick\Math\BigDecimal;
 use Illuminate\Support\Collection;
@@ -26,7 +27,7 @@ final readonly class OrderShort
         $remakes = self::remakes($order);
         $asked = DB::table('questions')
             ->where('order_id', $order)
-            ->where('kind', 'short')
+            ->where('kind', QuestionKind::Short)
             ->whereNull('answered_at');
         $madeAgain = $remakes->map(fn (Remake $one): BigDecimal => $one->quantity);
         $left = $scrapped->minus(BigDecimal::sum(0, ...$madeAgain));

@@ -2,7 +2,7 @@
 
 namespace App\Queries\Questions;
 
-use App\Models\Question;
+use App\Models\QuestionKind;
 use App\Reading\Row;
 use Brick\Math\BigDecimal;
 use Carbon\CarbonImmutable;
@@ -13,16 +13,16 @@ use KeepPace\Core\Purchasing\OverAnswer;
 /** Something that was asked, of whom, since when; and what was answered. */
 final readonly class OpenQuestion
 {
-    private const SHORT = 'short';
-
     /**
      * @param  string  $role  who is asked
      * @param  int|null  $itemId  it is about a component
      * @param  BigDecimal  $onHand  free of that item
+     * @param  BigDecimal  $asked  of how much it was asked
+     * @param  BigDecimal  $open  how much of that nothing has settled
      */
     private function __construct(
         public int $id,
-        private string $kind,
+        private QuestionKind $kind,
         public string $says,
         public string $role,
         public ?int $orderId,
@@ -30,6 +30,8 @@ final readonly class OpenQuestion
         public ?int $purchaseOrderId,
         public ?int $itemId,
         public BigDecimal $onHand,
+        private BigDecimal $asked,
+        private BigDecimal $open,
         public int $bookingId,
         public CarbonImmutable $openedAt,
         public ?CarbonImmutable $answeredAt,
@@ -42,7 +44,7 @@ final readonly class OpenQuestion
     {
         return new self(
             $row->int('id'),
-            $row->text('kind'),
+            $row->enum('kind', QuestionKind::class),
             $row->text('says'),
             $row->text('role'),
             $row->intOrNull('order_id'),
@@ -50,6 +52,8 @@ final readonly class OpenQuestion
             $row->intOrNull('purchase_order_id'),
             $row->intOrNull('item_id'),
             $row->decimal('on_hand'),
+            $row->decimal('quantity'),
+            $row->decimal('open_quantity'),
             $row->int('booking_id'),
             $row->moment('opened_at'),
             $row->momentOrNull('answered_at'),
@@ -61,25 +65,25 @@ final readonly class OpenQuestion
     /** An order will finish short: it is cured on its own page. */
     public function isOfScrap(): bool
     {
-        return $this->kind === self::SHORT;
+        return $this->kind === QuestionKind::Short;
     }
 
     /** More came than is taken of what was ordered. */
     public function isOfOver(): bool
     {
-        return $this->kind === Question::OVER;
+        return $this->kind === QuestionKind::Over;
     }
 
     /** Pieces were spoiled at a supplier: whose fault it was is said on the claims. */
     public function isOfRejects(): bool
     {
-        return $this->kind === Question::REJECTS;
+        return $this->kind === QuestionKind::Rejects;
     }
 
     /** A part of ours is left at a supplier. */
     public function isOfLeft(): bool
     {
-        return $this->kind === Question::LEFT;
+        return $this->kind === QuestionKind::Left;
     }
 
     /** @return list<PartLeft> */
@@ -92,6 +96,12 @@ final readonly class OpenQuestion
     public function overAnswers(): array
     {
         return OverAnswer::cases();
+    }
+
+    /** What is left of it when a part is settled. */
+    public function left(): ?BigDecimal
+    {
+        return $this->open->isLessThan($this->asked) ? $this->open : null;
     }
 
     /** What was missing can be booked now. */

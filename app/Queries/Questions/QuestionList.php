@@ -54,6 +54,8 @@ final class QuestionList
                 'q.says',
                 'q.order_id',
                 'q.role',
+                'q.quantity',
+                'q.open_quantity',
                 'q.opened_at',
                 'q.answered_at',
                 'q.answer',

@@ -17,7 +17,12 @@
                         {{ $print->ago($question->openedAt) }}</a>
                 </td>
                 <td>{{ $question->role }}</td>
-                <td>{{ $print->says($question->says) }}</td>
+                <td>
+                    {{ $print->says($question->says) }}
+                    @if ($question->left())
+                        <span class="say">{{ $print->amount($question->left()) }} of them are left to answer.</span>
+                    @endif
+                </td>
                 <td class="n">{{ $question->itemId ? $print->amount($question->onHand) : '' }}</td>
                 <td>
                     @if ($question->isOfScrap())

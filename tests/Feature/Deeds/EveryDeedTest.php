@@ -40,6 +40,7 @@ use App\Models\OrderStep;
 use App\Models\PartnerKind;
 use App\Models\PurchaseOrder;
 use App\Models\Question;
+use App\Models\QuestionKind;
 use App\Models\RevisionKind;
 use App\Models\Supplier;
 use App\Models\Tie;
@@ -1203,7 +1204,7 @@ function deed(object $test, string $name): array
             return [
                 'role' => Role::Buyer,
                 'method' => 'put',
-                'uri' => '/questions/'.Question::query()->where('kind', Question::LEFT)->sole()->id.'/left',
+                'uri' => '/questions/'.Question::query()->where('kind', QuestionKind::Left)->sole()->id.'/left',
                 'no' => Role::Storekeeper,
                 'data' => ['left' => 'back'],
                 'bad' => ['left' => 'eaten'],

@@ -18,6 +18,7 @@ use App\Models\PurchaseLine;
 use App\Models\PurchaseOrder;
 use App\Models\PurchasePart;
 use App\Models\Question;
+use App\Models\QuestionKind;
 use App\Models\Supplier;
 use App\Queries\Outside\PartAlong;
 use App\Shop\PartsToGo;
@@ -139,7 +140,7 @@ it('uses the part up by the ratio or as reported, and asks what is left', functi
         ->and(($this->there)())->toBe('0.56')
         ->and(($this->value)('WIRE-A'))->toBe(3540 + 336)
         ->and($this->shop->differences())->toBe([]);
-    $question = Question::query()->where('kind', Question::LEFT)->sole();
+    $question = Question::query()->where('kind', QuestionKind::Left)->sole();
     expect($question->says)->toStartWith('0.56 m WIRE-A Wire are left at');
     $this->actingAs($this->shop->as(Role::Buyer))->get('/questions')->assertSee('are left at')->assertSee('Is lost');
     $lost = app(SettleLeft::class)->handle($question->id, PartLeft::Lost, $this->shop->sign(Role::Buyer));
@@ -155,7 +156,7 @@ it('uses the part up by the ratio or as reported, and asks what is left', functi
 it('does with what is left what is said of it', function (PartLeft $answer, string $there, int $wire, int $hooks) {
     ($this->send)('50');
     ($this->comes)('100', '0', '49');
-    $question = Question::query()->where('kind', Question::LEFT)->sole();
+    $question = Question::query()->where('kind', QuestionKind::Left)->sole();
     app(SettleLeft::class)->handle($question->id, $answer, $this->shop->sign(Role::Buyer));
     expect(($this->there)())->toBe($there)
         ->and(($this->value)('WIRE-A'))->toBe($wire)
@@ -295,7 +296,7 @@ it('claims what he spoiled, settles it, and takes either back', function () {
 it('asks the buyer whose fault it was, where nobody knows', function () {
     ($this->send)('50');
     ($this->comes)('10', '1', whose: Whose::Open);
-    $question = Question::query()->where('kind', Question::REJECTS)->sole();
+    $question = Question::query()->where('kind', QuestionKind::Rejects)->sole();
     expect($question->order_id)->toBeNull()->and($question->says)->toContain("1 of {$this->line->number}");
     $this->actingAs($this->shop->as(Role::Buyer))->get('/questions')->assertOk()->assertSee('is that theirs or ours?');
     $this->get('/')->assertOk();

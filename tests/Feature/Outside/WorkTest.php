@@ -18,6 +18,7 @@ use App\Models\OrderStep;
 use App\Models\PurchaseLine;
 use App\Models\PurchaseOrder;
 use App\Models\Question;
+use App\Models\QuestionKind;
 use App\Queries\Billing\NotBilled;
 use Carbon\CarbonImmutable;
 use Illuminate\Support\Facades\DB;
@@ -158,7 +159,7 @@ it('asks the buyer whose fault it was, and pays the work if it was ours', functi
     $this->shop->orderWork($step);
     $this->shop->sendAll($step);
     $back = comesBack($this, $step, new TypedBack('7', spoiled: '2', lost: '1', reason: 'bent', whose: Whose::Open));
-    $question = Question::query()->where('kind', Question::REJECTS)->sole();
+    $question = Question::query()->where('kind', QuestionKind::Rejects)->sole();
     expect($question->says)->toContain('3 of')->toContain('is that theirs or ours?')
         ->and(outsideCents($step))->toBe(2100);
     $this->actingAs($this->shop->as(Role::Buyer))->get('/questions')->assertSee('is that theirs or ours?');

@@ -10,6 +10,7 @@ use App\Models\Balance;
 use App\Models\Booking;
 use App\Models\PurchaseLine;
 use App\Models\Question;
+use App\Models\QuestionKind;
 use App\Models\SupplierItem;
 use Illuminate\Support\Facades\DB;
 use KeepPace\Core\Purchasing\OverAnswer;
@@ -32,7 +33,7 @@ beforeEach(function () {
         ->map(fn ($quantity): float => (float) $quantity)
         ->all();
     $this->answer = fn (OverAnswer $answer): Booking => app(AnswerOver::class)->handle(
-        Question::query()->where('kind', Question::OVER)->latest('id')->firstOrFail()->id,
+        Question::query()->where('kind', QuestionKind::Over)->latest('id')->firstOrFail()->id,
         $answer,
         $this->shop->sign(Role::Buyer),
     );
@@ -41,7 +42,7 @@ beforeEach(function () {
 
 it('takes what is within the tolerance, blocks the rest and asks the buyer', function () {
     $booking = $this->shop->comes($this->line, '44');
-    $question = Question::query()->where('kind', Question::OVER)->sole();
+    $question = Question::query()->where('kind', QuestionKind::Over)->sole();
     expect(($this->lies)())->toBe(['blocked' => 2.0, 'free' => $this->free + 42])
         ->and($booking->says)->toContain('2 pc')
         ->and($booking->says)->toContain('more than is taken: blocked, the buyer is asked.')
@@ -86,7 +87,7 @@ it('is paid, kept unpaid or given back, and each can be taken back', function (
     expect(($this->lies)())->toBe(['blocked' => 2.0, 'free' => $this->free + 42])
         ->and((float) $line->refresh()->unpaid_quantity)->toBe(0.0)
         ->and((float) $line->received_quantity)->toBe(44.0)
-        ->and(Question::query()->where('kind', Question::OVER)->sole()->answered_at)->toBeNull()
+        ->and(Question::query()->where('kind', QuestionKind::Over)->sole()->answered_at)->toBeNull()
         ->and($this->shop->stock('FOOT-1')['value'])->toBe($was)
         ->and($this->shop->differencesWhenPlanned())->toBe([]);
 })->with([
@@ -137,7 +138,7 @@ it('blocks of the lots that came last', function () {
 
 it('is answered once, by what becomes of it, while it lies there', function () {
     $this->shop->comes($this->line, '44');
-    $question = Question::query()->where('kind', Question::OVER)->sole();
+    $question = Question::query()->where('kind', QuestionKind::Over)->sole();
     $this->actingAs($this->shop->as(Role::Storekeeper))
         ->put("/questions/{$question->id}", ['token' => $this->shop->token(), 'answer' => 'well'])
         ->assertSessionHasErrors();
@@ -171,7 +172,7 @@ it('stays asked when another line of its delivery is taken back, and goes with i
         'lines' => [$this->line->id => ['quantity' => '44'], $gates->id => ['quantity' => '10']],
     ])->assertSessionHasNoErrors();
     $booking = Booking::query()->latest('id')->firstOrFail();
-    $question = Question::query()->where('kind', Question::OVER)->sole();
+    $question = Question::query()->where('kind', QuestionKind::Over)->sole();
     $moves = fn (PurchaseLine $line): array => array_values(
         $booking->moves()->where('purchase_line_id', $line->id)->where('quantity', '>', 0)->pluck('id')->all(),
     );

@@ -13,6 +13,7 @@ use App\Models\Mail;
 use App\Models\OrderStep;
 use App\Models\PurchaseOrder;
 use App\Models\Question;
+use App\Models\QuestionKind;
 use App\Models\Supplier;
 use App\StandIn\ByClock;
 use App\StandIn\StandIn;
@@ -80,7 +81,7 @@ it('brings all, half, less, more or something else', function (Turn $turn, strin
     $line = $order->lines()->firstOrFail();
     expect((float) $line->received_quantity)->toEqual((float) $came)
         ->and((string) $line->openQuantity()->stripTrailingZeros())->toBe($open)
-        ->and(Question::query()->where('kind', Question::OVER)->exists())->toBe($turn === Turn::Over);
+        ->and(Question::query()->where('kind', QuestionKind::Over)->exists())->toBe($turn === Turn::Over);
     if ($turn === Turn::Half) {
         expect($line->expected_on)->toBeGreaterThan(now()->toDateString());
     }
@@ -178,7 +179,7 @@ it('gives back pieces it worked on, whole, half or with a reject, and bills what
     $booking = ($this->turn)($work, Turn::Rejects);
     expect($booking->person_id)->toBe(StandIn::person()?->id)
         ->and($step->refresh()->good)->toBe('3.000000')
-        ->and(Question::query()->where('kind', Question::REJECTS)->count())->toBe(1);
+        ->and(Question::query()->where('kind', QuestionKind::Rejects)->count())->toBe(1);
     ($this->turn)($work, Turn::Bill);
     // three at 3.00, and three of four parts of the set-up and a fourth: the reject bears its own
     expect(Bill::query()->sole()->cents)->toBe(1400)->and($this->shop->differences())->toBe([]);

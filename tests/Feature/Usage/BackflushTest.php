@@ -2,6 +2,7 @@
 
 use App\Access\Role;
 use App\Models\Question;
+use App\Models\QuestionKind;
 use Illuminate\Support\Facades\DB;
 use KeepPace\Core\Refused;
 
@@ -21,7 +22,7 @@ it('uses what the counted pieces take, scrap too, once', function () {
     expect($this->foot->refresh()->used_quantity)->toBe('16.000000')->and($this->shop->differences())->toBe([]);
     $this->shop->report($this->steps[2], '6');
     expect($this->foot->refresh()->used_quantity)->toBe('40.000000')
-        ->and(Question::query()->where('kind', 'backflush')->count())->toBe(0)
+        ->and(Question::query()->where('kind', QuestionKind::Backflush)->count())->toBe(0)
         ->and($this->shop->differences())->toBe([]);
 });
 
