@@ -4,16 +4,21 @@ class BoardAxis {
 
     static MOST = 0.15; // of the board that folds may take together
 
-    /* quiet: spans of minutes that can be folded; none = nothing is. hours: so much time the board shows at once. */
+    /*
+     * quiet: spans of minutes that can be folded; none = nothing is. hours: so much time the board shows at once; with
+     * folds the days that are worked in it, five for a week. What there is to show fills it in any case.
+     */
     constructor(from, to, quiet, hours, width) {
         this.from = from;
         this.quiet = quiet;
-        const all = Math.max(1, to - from);
-        const hidden = quiet.reduce((sum, [start, end]) => sum + end - start, 0);
-        const share = (hours * 60) / all;
-        const folds = quiet.length * share;
+        const all = Math.max(60, to - from);
+        const open = all - quiet.reduce((sum, [start, end]) => sum + end - start, 0);
+        const week = BoardAxis.fullestWeek(from, to, quiet);
+        const weeks = quiet.length === 0 ? hours / 168 : hours / (hours > 120 ? 168 : 120);
+        const shown = Math.max(60, Math.min(open, weeks * week.open));
+        const folds = Math.min(quiet.length, weeks * week.folds);
         this.fold = folds > 0 ? Math.min(BoardAxis.FOLD, (BoardAxis.MOST * width) / folds) : 0;
-        this.scale = (width - folds * this.fold) / Math.max(60, (all - hidden) * share);
+        this.scale = (width - folds * this.fold) / shown;
         this.edges = [[from, 0]]; // minute and pixel of each bend
         let x = 0;
         let at = from;
@@ -23,6 +28,21 @@ class BoardAxis {
             x += this.fold;
             at = end;
         });
+    }
+
+    /* Of seven days that in which most is worked: its minutes that are not folded, and how many folds lie in it. */
+    static fullestWeek(from, to, quiet) {
+        const days = 7 * 1440;
+        let fullest = { open: 0, folds: 0 };
+        for (let day = from; day === from || day + days <= to; day += 1440) {
+            const within = quiet.filter(([start, end]) => end > day && start < day + days);
+            const open = within.reduce(
+                (left, [start, end]) => left - Math.min(end, day + days) + Math.max(start, day),
+                days,
+            );
+            if (open > fullest.open) fullest = { open, folds: within.length };
+        }
+        return fullest;
     }
 
     x(minute) {

@@ -408,9 +408,11 @@ class BoardPaint {
             if (far ? board.weekday(minute) === 1 : this.x(next) - x > 24) {
                 this.line(Math.round(x) + 0.5, 4, Math.round(x) + 0.5, HEAD, '#18222f70');
                 ink.fillStyle = color.ink;
-                const at = Math.max(x + 4, Math.min(4, this.x(next) - 70));
-                const room = far ? Infinity : this.x(next) - x;
-                isNarrow = this.day(board.dayNameOf(minute), at, room, Boolean(every)) || isNarrow;
+                const left = far ? x : Math.max(x, 0);
+                const room = far ? Infinity : this.x(next) - left;
+                // what is left in view of a day that is scrolled out may be too little for its name
+                if (x === left || room > 52)
+                    isNarrow = this.day(board.dayNameOf(minute), left + 4, room, Boolean(every)) || isNarrow;
             }
             if (far || !every) return;
             ink.fillStyle = color.ink2;

@@ -220,6 +220,11 @@ it('folds nights so that a week shows work, unfolds them, and finds each minute 
         .'const folded = at.filter((m) => b.axis.foldAt(m)); '
         .'return at.every((m) => b.axis.foldAt(m) || Math.abs(b.minuteAt(b.x(m)) - m) <= 1) '
         .'&& at.every((m, i) => i === 0 || b.x(m) >= b.x(at[i - 1])) ? folded.length : -1';
+    // a week of five days fills the board, whatever weekends and holidays there are behind it
+    $days = 'const open = b.data.days.filter((day) => !b.axis.foldAt(day + 720)); '
+        .'const monday = open.findIndex((day) => day > b.data.now && b.weekday(day) === 1); '
+        .'return (b.x(open[monday + 5]) - b.x(open[monday])) / b.paint.canvas.clientWidth';
+    expect($script($days))->toBeGreaterThan(0.85)->toBeLessThan(1.15);
     $wide = $script("{$open} return b.x(to) - b.x(from);");
     expect($script('return b.data.quiet.length'))->toBeGreaterThan(4)
         ->and($script($back))->toBeGreaterThan(10);
