@@ -122,8 +122,9 @@ final readonly class PlanRows
         foreach ($this->shop->parts->allocated as $id => $part) {
             $isMade = static fn (array $coming): bool => $coming['supply']->by->orderId() !== null;
             $moves = array_filter($part->coming, $isMade);
-            if ($sameFacts && $moves === [] && $part->missing->isZero()) {
-                continue; // neither when it comes nor by when it has to be ordered can have changed
+            $needed = $this->short->neededAt($id);
+            if ($sameFacts && $moves === [] && $part->missing->isZero() && $needed === null) {
+                continue; // neither when it comes nor by when it has to be ordered or used can have changed
             }
             $coming = fn (array $one): array => [
                 'supply' => $one['supply']->by->kept(),
@@ -136,6 +137,7 @@ final readonly class PlanRows
                 'from_stock' => (string) $part->fromStock,
                 'missing' => (string) $part->missing,
                 'order_by' => $this->short->componentBy($id),
+                'needed_at' => $needed === null ? null : self::time($needed),
                 'coming' => json_encode(array_map($coming, $part->coming)),
             ];
         }

@@ -13,7 +13,8 @@ use KeepPace\Core\Scheduling\WorkCentre;
 
 /**
  * By when what an order misses has to be ordered, and which orders are late because nobody ordered it: those that would
- * still keep their date if the part were here, and those that wait for one of them.
+ * still keep their date if the part were here, and those that wait for one of them. By when what is bought for a late
+ * order would have to be here.
  */
 final class ShortFor
 {
@@ -24,6 +25,9 @@ final class ShortFor
 
     /** @var array<int, string> by component */
     private array $componentBy = [];
+
+    /** @var array<int, int> UTC minutes, by component */
+    private array $neededAt = [];
 
     /** @var array<int, LateFor> by order, of the late ones */
     private array $lateFor = [];
@@ -39,6 +43,7 @@ final class ShortFor
             $isForParts = $this->judge($job, $latest);
             if (($schedule->finish[$job->id] ?? 0) > $job->due) {
                 $this->lateFor[$job->id] = $isForParts ? LateFor::Parts : LateFor::Time;
+                $this->needed($job, $latest);
             }
         }
         $this->passOn();
@@ -78,6 +83,16 @@ final class ShortFor
         return $this->componentBy[$component] ?? null;
     }
 
+    /**
+     * The latest a part that comes with a purchase could be used for its late order to keep its date.
+     *
+     * @return int|null UTC minute, which may have passed; null when its order is not late
+     */
+    public function neededAt(int $component): ?int
+    {
+        return $this->neededAt[$component] ?? null;
+    }
+
     /** Null when it is not late. */
     public function lateFor(int $order): ?LateFor
     {
@@ -102,6 +117,18 @@ final class ShortFor
         }
 
         return $isLate && $couldBe;
+    }
+
+    private function needed(Job $job, LatestStart $latest): void
+    {
+        $starts = [];
+        foreach ($this->shop->parts->of($job->id) as $row) {
+            if ($row->isBought()) {
+                $step = (int) $this->shop->steps->takes($row->need);
+                $start = $starts[$step] ??= $latest->of($job, $step);
+                $start === null ?: $this->neededAt[$row->need->id] = $start;
+            }
+        }
     }
 
     private function passOn(): void

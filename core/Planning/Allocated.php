@@ -18,6 +18,18 @@ final readonly class Allocated
     ) {
     }
 
+    /** Some of it comes with a purchase. */
+    public function isBought(): bool
+    {
+        foreach ($this->coming as ['supply' => $supply]) {
+            if ($supply->by->isPurchase()) {
+                return true;
+            }
+        }
+
+        return false;
+    }
+
     public function isThere(): bool
     {
         return $this->coming === [] && $this->missing->isZero();

@@ -4,9 +4,11 @@ namespace App\Queries\Orders;
 
 use App\Reading\Documents;
 use App\Reading\Row;
+use App\Wording\ArrivalWords;
 use App\Wording\Figures;
 use App\Wording\WaitsFor;
 use App\Wording\When;
+use Carbon\CarbonImmutable;
 use KeepPace\Core\Planning\Arrival;
 use KeepPace\Core\Planning\Document;
 
@@ -31,6 +33,24 @@ final readonly class Coming
             Documents::of($row->part('supply') ?? throw new \LogicException('It comes with something.')),
             WaitsFor::arrival($row),
         );
+    }
+
+    /** It can be used by then; not when nobody knows. */
+    public function comesBy(CarbonImmutable $moment): bool
+    {
+        return $this->arrival !== null && $this->arrival->at * 60 <= $moment->getTimestamp();
+    }
+
+    /** "Thu", "was due Tue, taken for Thu"; nothing where nobody knows. */
+    public function arrivalSays(): string
+    {
+        return $this->arrival === null ? '' : ArrivalWords::day($this->arrival);
+    }
+
+    /** ", Thu" */
+    public function commaArrival(): string
+    {
+        return $this->arrival === null ? '' : ", {$this->arrivalSays()}";
     }
 
     /** "4 with purchase P-558, Thu" */

@@ -8,13 +8,13 @@ use App\Reading\Row;
 use Illuminate\Database\Query\JoinClause;
 use Illuminate\Support\Facades\DB;
 
-/** An order that waits for something from outside, and how late it is by the live plan. */
+/** An order that waits for something from outside, and how late it is by the live plan because that comes too late. */
 final readonly class HeldUp
 {
     /** What of what is coming comes with a purchase, as it is kept. */
     private const PURCHASE = '%"kind":"purchase"%';
 
-    /** @param  int  $late  open minutes after its date; 0 = in time */
+    /** @param  int  $late  open minutes after its date; 0 = in time, or late for something else */
     public function __construct(public int $id, public string $number, public int $late)
     {
     }
@@ -30,13 +30,18 @@ final readonly class HeldUp
                 ->where('po.plan_id', Plan::LIVE))
             ->where('p.plan_id', Plan::LIVE)
             ->where('p.coming', 'like', self::PURCHASE)
-            ->select(['p.coming', 'o.number', 'o.id'])
+            ->select(['p.coming', 'p.needed_at', 'o.number', 'o.id'])
             ->selectRaw('GREATEST(COALESCE(po.late_minutes, 0), 0) AS late');
         $waiting = [];
         foreach (Row::all($components, fn (Row $row): Row => $row) as $row) {
-            $order = new self($row->int('id'), $row->text('number'), $row->int('late'));
+            $id = $row->int('id');
+            $needed = $row->momentOrNull('needed_at');
             foreach (Coming::all($row->text('coming')) as $coming) {
-                $waiting[$coming->by->number][$order->id] = $order;
+                $late = $needed === null || $coming->comesBy($needed) ? 0 : $row->int('late');
+                $before = $waiting[$coming->by->number][$id] ?? null;
+                $waiting[$coming->by->number][$id] = $before !== null && $before->late >= $late
+                    ? $before
+                    : new self($id, $row->text('number'), $late);
             }
         }
 

@@ -2,9 +2,11 @@
 
 namespace App\Queries\Shortages;
 
+use App\Queries\Orders\Coming;
 use App\Reading\Row;
 use App\Shop\LeadTime;
 use Brick\Math\BigDecimal;
+use Carbon\CarbonImmutable;
 use KeepPace\Core\Planning\LotSize;
 use KeepPace\Core\Planning\LotSizing;
 use KeepPace\Core\Planning\OrderState;
@@ -16,8 +18,9 @@ final readonly class ShortPart
     /**
      * @param  int  $id  of the component
      * @param  BigDecimal  $fromStock  given to it of what lies there
-     * @param  list<PurchaseComing>  $coming
+     * @param  list<Coming>  $coming
      * @param  string|null  $orderBy  day by which it has to be ordered; null = it holds up no date
+     * @param  CarbonImmutable|null  $neededAt  the latest it could be used for its late order to keep its date
      * @param  string|null  $hurts  UTC time at which its step is planned to start
      */
     private function __construct(
@@ -40,6 +43,7 @@ final readonly class ShortPart
         public BigDecimal $fromStock,
         public array $coming,
         public ?string $orderBy,
+        public ?CarbonImmutable $neededAt,
         public ?string $hurts,
         public ?int $lateMinutes,
         public int $placeInRank,
@@ -70,18 +74,24 @@ final readonly class ShortPart
             $row->int('step_number'),
             $row->decimal('missing'),
             $row->decimal('from_stock'),
-            PurchaseComing::all($row->text('coming')),
+            Coming::all($row->text('coming')),
             $row->textOrNull('order_by'),
+            $row->momentOrNull('needed_at'),
             $row->textOrNull('hurts'),
             $row->intOrNull('late_minutes'),
             $row->int('place_in_rank'),
         );
     }
 
-    /** @return list<PurchaseComing>  of what comes, what suppliers bring */
-    public function purchases(): array
+    /** @return list<Coming>  of what suppliers bring, what can be used too late for its order to keep its date */
+    public function tooLate(): array
     {
-        return array_values(array_filter($this->coming, fn (PurchaseComing $one): bool => $one->by->isPurchase()));
+        return array_values(array_filter(
+            $this->coming,
+            fn (Coming $one): bool => $one->by->isPurchase()
+                && $this->neededAt !== null
+                && ! $one->comesBy($this->neededAt),
+        ));
     }
 
     public function isTooLateToOrder(string $today): bool

@@ -3,6 +3,7 @@
 namespace App\Queries\Shortages;
 
 use App\Models\Plan;
+use App\Queries\Orders\Coming;
 use App\Reading\Cut;
 use App\Reading\Row;
 use App\Shop\Deliveries;
@@ -21,7 +22,7 @@ final readonly class ShortageList
 {
     private const COMPONENT = [
         'c.id', 'c.order_id', 'c.item_id', 'c.step_number', 'p.missing', 'p.coming', 'p.from_stock',
-        'p.order_by', 'o.number AS order_number', 'o.state', 'o.due_on', 'o.version', 'o.short_reason',
+        'p.order_by', 'p.needed_at', 'o.number AS order_number', 'o.state', 'o.due_on', 'o.version', 'o.short_reason',
         'i.number AS item_number', 'i.name AS item_name', 'i.lot_sizing', 'i.lot_quantity', 'i.lot_least',
         'u.code AS unit', 's.name AS supplier', 'po.late_minutes', 'po.place_in_rank',
     ];
@@ -33,7 +34,7 @@ final readonly class ShortageList
 
     /**
      * @param  Collection<int, ShortPart>  $parts  the first to be ordered first
-     * @param  Collection<int, ShortPart>  $waiting  whose purchase makes their order late
+     * @param  Collection<int, ShortPart>  $waiting  whose purchase comes too late for their order to keep its date
      * @param  Collection<int, Collection<int, ComingLine>>  $coming  open purchase lines by item
      * @param  Collection<int, Collection<int, ShortPart>>  $holders  by item, of open orders that have some of it
      * @param  Collection<int, ReleasedShort>  $released
@@ -57,7 +58,7 @@ final readonly class ShortageList
             ->whereRaw("p.coming <> '[]'")
             ->where('po.late_minutes', '>', 0);
         $waiting = Row::all($late, ShortPart::from(...))
-            ->filter(fn (ShortPart $part): bool => $part->purchases() !== []);
+            ->filter(fn (ShortPart $part): bool => $part->tooLate() !== []);
         $items = $parts->pluck('itemId')->merge($waiting->pluck('itemId'))->unique()->values();
         $holders = self::components()
             ->whereIn('c.item_id', $parts->pluck('itemId')->unique())
@@ -128,7 +129,7 @@ final readonly class ShortageList
     }
 
     /** The line that brings it. */
-    public function lineOf(ShortPart $part, PurchaseComing $coming): ?ComingLine
+    public function lineOf(ShortPart $part, Coming $coming): ?ComingLine
     {
         return $this->comingOf($part->itemId)->firstWhere('number', $coming->by->number);
     }

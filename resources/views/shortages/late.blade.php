@@ -1,4 +1,4 @@
-{{-- Parts whose purchase makes their order late. --}}
+{{-- Parts whose purchase comes too late for their order to keep its date. --}}
 <table class="list">
     <thead>
         <tr>
@@ -6,13 +6,14 @@
             <th>Item</th>
             <th class="n">Step</th>
             <th>Comes with</th>
+            <th>Needed</th>
             <th>Pace</th>
             <th>Cure</th>
         </tr>
     </thead>
     <tbody>
         @foreach ($list->waiting as $part)
-            @foreach ($part->purchases() as $coming)
+            @foreach ($part->tooLate() as $coming)
                 <tr>
                     <td><a class="num" href="{{ route('orders.show', $part->orderId) }}">{{ $part->order }}</a></td>
                     <td>{{ $part->item }} <span class="sub text-nowrap">{{ $part->itemNumber }}</span></td>
@@ -23,6 +24,9 @@
                         @if ($list->lineOf($part, $coming)?->isHurried)
                             <span class="sub">hurried</span>
                         @endif
+                    </td>
+                    <td class="tight" title="The latest it could be used for the order to keep its date.">
+                        {{ $print->day($part->neededAt) }}
                     </td>
                     <td class="tight"><x-late :minutes="$part->lateMinutes" /></td>
                     <td>
