@@ -3,12 +3,10 @@
 namespace App\Queries\Board;
 
 use App\Models\Person;
-use App\Models\Plan;
 use App\Models\WorkCentre;
 use App\Reading\Cut;
 use App\Wording\Figures;
 use Illuminate\Database\Query\Builder;
-use Illuminate\Database\Query\JoinClause;
 use Illuminate\Support\Collection;
 use Illuminate\Support\Facades\DB;
 
@@ -29,16 +27,6 @@ final readonly class DispatchList
         'Ready',
         'Papers',
     ];
-
-    /** Components of a step in a plan. */
-    private const PARTS = 'SELECT COUNT(*) FROM order_components c
-        JOIN plan_components k ON k.component_id = c.id AND k.plan_id = ?
-        WHERE c.order_id = o.id AND c.step_number = s.number';
-
-    /** Components of a step that have to be brought to it still. */
-    private const TO_ISSUE = "SELECT COUNT(*) FROM order_components c
-        WHERE c.order_id = o.id AND c.step_number = s.number
-        AND c.open_quantity > 0 AND c.issue_by = 'hand'";
 
     private const SPANS = [1 => 'a day', 2 => '2 days', 7 => 'a week', 30 => 'a month'];
 
@@ -61,7 +49,8 @@ final readonly class DispatchList
         $who = $person === null
             ? null
             : Person::query()->where('work_centre_id', $centre)->find($person);
-        $steps = self::steps($centre)
+        $steps = DispatchSteps::planned()
+            ->where('p.work_centre_id', $centre)
             ->when($machine !== null, fn (Builder $query) => $query->where('p.machine', $machine))
             // what runs unattended needs nobody
             ->when($who !== null, fn (Builder $query) => $query->where('s.crew', '>', 0))
@@ -157,32 +146,5 @@ final readonly class DispatchList
     public function table(bool $iso): array
     {
         return array_values($this->cut->rows->map(fn (DispatchRow $row): array => $row->cells($iso))->all());
-    }
-
-    private static function steps(int $centre): Builder
-    {
-        return DB::table('plan_steps AS p')
-            ->join('order_steps AS s', 's.id', 'p.order_step_id')
-            ->join('orders AS o', 'o.id', 's.order_id')
-            ->join('items AS i', 'i.id', 'o.item_id')
-            ->join('units AS u', 'u.id', 'i.unit_id')
-            ->leftJoin(
-                'plan_orders AS po',
-                fn (JoinClause $join) => $join->on('po.order_id', 'o.id')->where('po.plan_id', Plan::LIVE),
-            )
-            ->where('p.plan_id', Plan::LIVE)
-            ->where('p.work_centre_id', $centre)
-            ->orderBy('p.start_at')
-            ->select(['s.id', 's.order_id', 's.number', 's.name', 's.started_at', 's.instructions'])
-            ->addSelect('s.tools')
-            ->addSelect(['o.number AS order', 'o.state', 'o.quantity', 'i.number AS item_number'])
-            ->addSelect(['i.name AS item_name', 'u.code AS unit', 'p.machine', 'p.start_at', 'p.run_at', 'p.end_at'])
-            ->leftJoin('families AS f', 'f.id', 's.family_id')
-            ->addSelect(['po.late_minutes', 'f.code AS family', 'r.shared_run_id AS run'])
-            ->leftJoin('shared_run_steps AS r', 'r.order_step_id', 's.id')
-            ->selectRaw('s.taken_in > s.good + s.scrap AS has_pieces')
-            ->selectRaw('('.self::PARTS.' AND k.missing > 0) AS missing', [Plan::LIVE])
-            ->selectRaw('('.self::PARTS." AND k.missing = 0 AND k.coming <> '[]') AS coming", [Plan::LIVE])
-            ->selectRaw('('.self::TO_ISSUE.') AS to_issue');
     }
 }

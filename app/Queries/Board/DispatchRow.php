@@ -14,6 +14,7 @@ final readonly class DispatchRow
 {
     private function __construct(
         public int $id,
+        public int $centre,
         public int $orderId,
         public string $order,
         private int $number,
@@ -37,6 +38,7 @@ final readonly class DispatchRow
     {
         return new self(
             $row->int('id'),
+            $row->intOrNull('work_centre_id') ?? 0,
             $row->int('order_id'),
             $row->text('order'),
             $row->int('number'),
@@ -67,6 +69,11 @@ final readonly class DispatchRow
     public function step(): string
     {
         return "{$this->number} {$this->name}";
+    }
+
+    public function isRunning(): bool
+    {
+        return $this->ready === 'running';
     }
 
     public function canStart(): bool

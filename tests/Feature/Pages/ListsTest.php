@@ -2,6 +2,8 @@
 
 use App\Access\Role;
 use App\Actions\Cover\CoverBy;
+use App\Actions\Shop\StartStep;
+use App\Queries\Board\DispatchCentre;
 use App\Queries\Demand\CustomerOrderList;
 use App\Queries\Demand\DemandLine;
 use App\Queries\Orders\OrderFilter;
@@ -186,6 +188,27 @@ it('shows the plan as a board and as dispatch lists, and what is asked for oddly
     $this->get('/dispatch/1')->assertSee('218')->assertSee('Uncapping tray');
     $this->get('/dispatch/1?machine=7&person=9&days=99')->assertOk()->assertSee('Nothing is planned here');
     $this->get('/dispatch/99')->assertNotFound();
+});
+
+it('shows at a glance what each work centre runs, does next, and has to do in a week', function () {
+    $late = $this->shop->order('TRAY-40', '6', '2026-11-20');
+    $this->shop->release($late);
+    $this->shop->issueAll($late);
+    $after = $this->shop->order('LID-9', '4', '2026-12-18');
+    $centre = fn (string $name): DispatchCentre => DispatchCentre::all()->firstWhere('name', $name);
+    $laser = $centre('Laser cutting');
+    expect($laser->running)->toHaveCount(0)
+        ->and($laser->next->order)->toBe($late->number)
+        ->and($laser->next->ready)->toBe('can start')
+        ->and([$laser->steps, $laser->late])->toBe([2, 1])
+        ->and($centre('Turning')->next)->toBeNull();
+    app(StartStep::class)->handle($late->steps[0]->id, $this->shop->sign(Role::Operator));
+    $laser = $centre('Laser cutting');
+    expect($laser->running->pluck('order')->all())->toBe([$late->number])
+        ->and($laser->next->order)->toBe($after->number);
+    $this->actingAs($this->shop->as(Role::Supervisor))->get('/dispatch')
+        ->assertSeeInOrder(['Laser cutting', $late->number, $after->number, '10 Cut'])
+        ->assertSeeInOrder(['Turning', 'nothing is planned here']);
 });
 
 it('puts back what was typed into the form it was typed into, and no other', function () {

@@ -3,7 +3,7 @@
 namespace App\Http\Controllers\Board;
 
 use App\Http\Controllers\Controller;
-use App\Models\WorkCentre;
+use App\Queries\Board\DispatchCentre;
 use App\Queries\Board\DispatchList;
 use Illuminate\Contracts\View\View;
 use Illuminate\Http\Request;
@@ -16,7 +16,7 @@ class DispatchController extends Controller
 
     public function index(): View
     {
-        return view('dispatch.index', ['centres' => WorkCentre::inOrder()]);
+        return view('dispatch.index', ['centres' => DispatchCentre::all()]);
     }
 
     public function show(Request $request, int $centre): View
