@@ -12,6 +12,7 @@ use App\Jobs\RunSearch;
 use App\Models\Person;
 use App\Planner\KeepUp;
 use App\Settings\Settings;
+use App\Shop\PlantDay;
 use App\View\FormMark;
 use App\View\Printed;
 use Illuminate\Database\Eloquent\Model;
@@ -29,6 +30,7 @@ class AppServiceProvider extends ServiceProvider
         $this->app->singleton(KeepUp::class);
         $this->app->scoped(JustBooked::class);
         $this->app->scoped(Settings::class);
+        $this->app->scoped(PlantDay::class);
     }
 
     public function boot(): void

@@ -3,7 +3,7 @@
 namespace App\View;
 
 use App\Planner\Effect;
-use App\Wording\Figures;
+use App\Shop\PlantDay;
 use Illuminate\Support\Facades\DB;
 
 /**
@@ -41,8 +41,8 @@ final class ChangeWords
         $said = [...self::ready($effect, $name), ...self::late($effect, $late, $name)];
         foreach ($better as $id => $was) {
             $now = $comparison->lateAfter[$id] ?? 0;
-            $is = $now > 0 ? Figures::pace($now) : 'in time again';
-            $said[] = ['says' => "{$name($id)}: {$is}, before ".Figures::pace($was).'.', 'tone' => 'good'];
+            $is = $now > 0 ? PlantDay::pace($now) : 'in time again';
+            $said[] = ['says' => "{$name($id)}: {$is}, before ".PlantDay::pace($was).'.', 'tone' => 'good'];
         }
 
         return $said === []
@@ -78,8 +78,8 @@ final class ChangeWords
         $said = [];
         foreach ($late as $id => $minutes) {
             $was = $effect->comparison->lateBefore[$id] ?? 0;
-            $before = $was > 0 ? ', before '.Figures::pace($was) : '';
-            $said[] = ['says' => "{$name($id)}: ".Figures::pace($minutes)."{$before}.", 'tone' => 'behind'];
+            $before = $was > 0 ? ', before '.PlantDay::pace($was) : '';
+            $said[] = ['says' => "{$name($id)}: ".PlantDay::pace($minutes)."{$before}.", 'tone' => 'behind'];
         }
 
         return $said;

@@ -4,6 +4,7 @@ namespace App\View;
 
 use App\Access\Deed;
 use App\Models\BookingKind;
+use App\Shop\PlantDay;
 use App\Wording\ArrivalWords;
 use App\Wording\Figures;
 use App\Wording\When;
@@ -188,9 +189,16 @@ final class Printed
         return Figures::elapsed($minutes);
     }
 
+    /** "7 h 21": how long the plant works in a day, which pace() counts in. */
+    public function workingDay(): string
+    {
+        return Figures::minutes(PlantDay::minutes());
+    }
+
+    /** @param  int|string  $late  minutes the plant works */
     public function pace(int|string $late): string
     {
-        return Figures::pace((int) $late);
+        return PlantDay::pace((int) $late);
     }
 
     public function when(DateTimeInterface|string|int|null $time): string

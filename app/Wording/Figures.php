@@ -73,12 +73,18 @@ final class Figures
         return ($minutes < 0 ? '−' : '').intdiv($size, 1440)." d{$rest}";
     }
 
-    /** How far behind or ahead of its due time, in the plant's working time; a working day has eight hours here. */
-    public static function pace(int $late): string
+    /**
+     * How far behind or ahead of its due time, in the plant's working time; of days the whole ones.
+     *
+     * @param  int  $late  minutes the plant works; below zero: ahead
+     * @param  int  $day  minutes it works in a day
+     */
+    public static function pace(int $late, int $day): string
     {
         $minutes = abs($late);
-        $much = $minutes < 480 ? self::minutes((int) (ceil($minutes / 5) * 5))
-            : ($minutes < 960 ? '1 working day' : intdiv($minutes, 480).' working days');
+        $much = $minutes < $day
+            ? self::minutes((int) (ceil($minutes / 5) * 5))
+            : self::count(intdiv($minutes, $day), 'working day');
 
         return match (true) {
             $late > 0 => "{$much} late",

@@ -132,6 +132,26 @@ final readonly class WorkingCalendar
         return OpenWindows::of($open, [], $from, $to);
     }
 
+    /**
+     * How long work goes on in one of the days of its week that are worked, on average, breaks not counted.
+     *
+     * @return int minutes; a whole day when no day is worked
+     */
+    public function usualDay(): int
+    {
+        $days = array_unique(array_map(
+            static fn (Shift $shift): int => $shift->weekday,
+            array_filter($this->shifts, static fn (Shift $shift): bool => ! $shift->isBreak),
+        ));
+        if ($days === []) {
+            return 1440;
+        }
+        $monday = 11 * 1440; // 12 January 1970, in UTC: of a week in which no clock changes
+        $week = (new self('UTC', $this->shifts))->windows($monday, $monday + 7 * 1440);
+
+        return max(1, intdiv($week->minutesBetween($monday, $monday + 7 * 1440), count($days)));
+    }
+
     private function isClosed(string $date): bool
     {
         foreach ($this->exceptions as $exception) {

@@ -87,7 +87,7 @@ class BoardPanel {
     }
 
     pace(order) {
-        if (order.late > 0) return `<span class="behind notched">${this.board.hours(order.late)} late</span>`;
+        if (order.late > 0) return `<span class="behind notched">${this.board.lateness(order.late)}</span>`;
         return order.due ? `due ${BoardMarks.escaped(this.board.when(order.due))}` : 'nobody waits';
     }
 
@@ -253,7 +253,7 @@ class BoardPanel {
         if (bar?.isDone) return `${bar.orderNumber} step ${bar.number} ${bar.name}: ${bar.says}`;
         if (bar) {
             const order = board.data.orders[bar.order] ?? {};
-            const late = order.late > 0 ? `, ${board.hours(order.late)} late` : '';
+            const late = order.late > 0 ? `, ${board.lateness(order.late)}` : '';
             const time = `${board.when(bar.start)} to ${board.when(bar.end)}`;
             return `${order.number} step ${bar.number} ${bar.name}, ${order.quantity} ${order.name}: ${time}${late}`;
         }

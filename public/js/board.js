@@ -229,6 +229,11 @@
         hours(minutes) {
             return `${Math.round(minutes / 6) / 10} h`;
         }
+        /* As other pages say it: whole working days of the plant, less than one in hours. */
+        lateness(minutes) {
+            const days = Math.floor(minutes / this.data.day);
+            return `${days < 1 ? this.hours(minutes) : days === 1 ? '1 working day' : `${days} working days`} late`;
+        }
 
         /* Everything an order hangs on, and what hangs on it. */
         hangsOn(id) {

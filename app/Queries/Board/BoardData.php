@@ -3,6 +3,7 @@
 namespace App\Queries\Board;
 
 use App\Models\Plan;
+use App\Shop\PlantDay;
 use App\Shop\ShopState;
 use App\Shop\StandingPlan;
 use App\Wording\When;
@@ -51,6 +52,7 @@ final class BoardData
             'from' => $first,
             'to' => $last,
             'days' => $days,
+            'day' => PlantDay::minutes(),
             'quiet' => QuietTime::of($problem->workCentres, $first, $last),
             'calendars' => $calendars,
             'centres' => self::withLoad($problem, $centres, $standing, $days),

@@ -50,8 +50,8 @@ final readonly class DispatchCentre
                 $centre->id,
                 $centre->name,
                 $centre->machines,
-                $atHand->filter(fn (DispatchRow $row): bool => $row->isRunning())->values(),
-                $atHand->first(fn (DispatchRow $row): bool => ! $row->isRunning()),
+                $atHand->filter(fn (DispatchRow $row): bool => $row->isRunning)->values(),
+                $atHand->first(fn (DispatchRow $row): bool => ! $row->isRunning),
                 $count?->int('steps') ?? 0,
                 $count?->int('late') ?? 0,
             );

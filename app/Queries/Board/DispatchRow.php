@@ -29,6 +29,7 @@ final readonly class DispatchRow
         public ?CarbonImmutable $runAt,
         public CarbonImmutable $endAt,
         public ?int $lateMinutes,
+        public bool $isRunning,
         public string $ready,
         public string $papers,
     ) {
@@ -53,6 +54,7 @@ final readonly class DispatchRow
             $row->momentOrNull('run_at'),
             $row->moment('end_at'),
             $row->intOrNull('late_minutes'),
+            $row->textOrNull('started_at') !== null,
             self::readiness($row),
             self::papersOf($row),
         );
@@ -69,11 +71,6 @@ final readonly class DispatchRow
     public function step(): string
     {
         return "{$this->number} {$this->name}";
-    }
-
-    public function isRunning(): bool
-    {
-        return $this->ready === 'running';
     }
 
     public function canStart(): bool

@@ -4,7 +4,7 @@ namespace App\Queries\Board;
 
 use App\Models\Order;
 use App\Reading\Row;
-use App\Wording\Figures;
+use App\Shop\PlantDay;
 use Illuminate\Support\Facades\DB;
 
 /** What the planning of one booking did to the dates: who became late by it, who is in time again. */
@@ -44,7 +44,7 @@ final readonly class EffectOf
     {
         $by = $this->bookings === 1 ? 'by it' : "by this or what was booked with it ({$this->bookings} bookings)";
         $late = array_map(
-            fn (string|int $number, int $minutes): string => "{$number} (".Figures::pace($minutes).')',
+            fn (string|int $number, int $minutes): string => "{$number} (".PlantDay::pace($minutes).')',
             array_keys($this->late),
             $this->late,
         );

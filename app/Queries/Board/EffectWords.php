@@ -2,6 +2,7 @@
 
 namespace App\Queries\Board;
 
+use App\Shop\PlantDay;
 use App\Wording\Figures;
 use Illuminate\Support\Collection;
 use Illuminate\Support\Facades\DB;
@@ -85,7 +86,7 @@ final class EffectWords
 
     private static function late(int $minutes): string
     {
-        return $minutes === PHP_INT_MAX ? 'has no place any more' : Figures::pace($minutes);
+        return $minutes === PHP_INT_MAX ? 'has no place any more' : PlantDay::pace($minutes);
     }
 
     private static function other(int $minutes): string

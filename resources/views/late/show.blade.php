@@ -73,7 +73,8 @@
                                 <td class="n"><b>{{ $why->restSays() }}</b></td>
                                 <td colspan="2" class="sub">
                                     by the clock; in the plant's open hours:
-                                    {{ $print->pace($why->planned->lateMinutes) }}
+                                    {{ $print->pace($why->planned->lateMinutes) }}, a day of
+                                    {{ $print->workingDay() }}
                                 </td>
                             </tr>
                         @endif

@@ -238,6 +238,30 @@ it('looks no further than some ten years, whatever is asked, and works beyond 20
     expect($late->finish(at('2045-03-01 08:00'), 480))->toBe(at('2045-03-01 17:00'));
 });
 
+it('knows how long a usual day is', function (array $shifts, int $minutes) {
+    expect((new WorkingCalendar('Europe/Berlin', $shifts, [DayException::closed('2026-12-25')]))->usualDay())
+        ->toBe($minutes);
+})->with([
+    'arithmetic: four days of 465 minutes and a Friday of 345' => [
+        [
+            ...array_map(fn (int $day): Shift => new Shift($day, '07:00', '15:30'), range(1, 4)),
+            new Shift(5, '07:00', '13:30'),
+            ...array_map(fn (int $day): Shift => new Shift($day, '12:00', '12:45', isBreak: true), range(1, 5)),
+        ],
+        441,
+    ],
+    'arithmetic: two shifts of eight hours' => [
+        [new Shift(1, '06:00', '14:00'), new Shift(1, '14:00', '22:00'), new Shift(2, '06:00', '22:00')],
+        960,
+    ],
+    'arithmetic: nights, the last into the next week' => [
+        [new Shift(6, '22:00', '06:00'), new Shift(7, '22:00', '06:00')],
+        480,
+    ],
+    'round the clock' => [array_map(fn (int $day): Shift => new Shift($day, '00:00', '00:00'), range(1, 7)), 1440],
+    'no day at all' => [[], 1440],
+]);
+
 it('counts whole working days, midnight to midnight', function (string $start, int $days, string $end) {
     $office = office(exceptions: [
         DayException::closed('2026-12-25'),

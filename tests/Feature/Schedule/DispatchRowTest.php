@@ -9,9 +9,9 @@ use App\Reading\Row;
 function dispatchRow(array $columns = []): DispatchRow
 {
     $row = [
-        'id' => 7, 'order_id' => 2, 'order' => '218', 'number' => 20, 'name' => 'Form', 'item_name' => 'Tray',
-        'item_number' => 'TRAY-40', 'quantity' => '10.500000', 'unit' => 'pc', 'run' => null, 'family' => 'steel',
-        'machine' => 1, 'start_at' => '2026-11-24 09:00:00', 'run_at' => '2026-11-24 09:15:00',
+        'id' => 7, 'work_centre_id' => 1, 'order_id' => 2, 'order' => '218', 'number' => 20, 'name' => 'Form',
+        'item_name' => 'Tray', 'item_number' => 'TRAY-40', 'quantity' => '10.500000', 'unit' => 'pc', 'run' => null,
+        'family' => 'steel', 'machine' => 1, 'start_at' => '2026-11-24 09:00:00', 'run_at' => '2026-11-24 09:15:00',
         'end_at' => '2026-11-24 11:00:00', 'late_minutes' => null, 'started_at' => null, 'missing' => 0,
         'coming' => 0, 'state' => 'released', 'has_pieces' => 1, 'to_issue' => 0, 'instructions' => '', 'tools' => '',
         ...$columns,

@@ -133,14 +133,14 @@ it('writes figures so that they are read at a glance', function (string $is, str
     [Figures::elapsed(2880), '2 d'],
     [Figures::elapsed(9730), '6 d 18 h 10'],
     [Figures::elapsed(-2881), '−2 d 1 min'],
-    [Figures::pace(0), 'just in time'],
-    [Figures::pace(-29), 'just in time'],
-    [Figures::pace(-30), '30 min ahead'],
-    [Figures::pace(1), '5 min late'], // never told less than it is
-    [Figures::pace(479), '8 h late'],
-    [Figures::pace(480), '1 working day late'],
-    [Figures::pace(960), '2 working days late'],
-    [Figures::pace(-1441), '3 working days ahead'],
+    [Figures::pace(0, 480), 'just in time'],
+    [Figures::pace(-29, 480), 'just in time'],
+    [Figures::pace(-30, 480), '30 min ahead'],
+    [Figures::pace(1, 480), '5 min late'], // never told less than it is
+    [Figures::pace(479, 480), '8 h late'],
+    [Figures::pace(480, 480), '1 working day late'],
+    [Figures::pace(960, 480), '2 working days late'],
+    [Figures::pace(-1441, 480), '3 working days ahead'],
     [Figures::amount(null), ''],
     [Figures::amount('12.500000'), '12.5'],
 ]);
