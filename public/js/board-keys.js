@@ -9,7 +9,7 @@ class BoardKeys {
         const bar = this.board.selected;
         if (!bar || bar.isDone || bar.centre === 0 || this.board.root.dataset.may !== '1') return;
         this.board.drag = { bar, row: bar.row, minute: bar.start, keys: true };
-        this.board.soon();
+        this.board.hand.soon();
         this.board.marks.draw();
         this.board.panel.show();
     }
@@ -29,13 +29,14 @@ class BoardKeys {
         if (event.key === 'Escape') {
             take();
             if (this.board.panel.closeThreads()) return;
-            this.board.drag ? this.board.putBack() : this.board.pick(null);
+            this.board.drag ? this.board.hand.putBack() : this.board.pick(null);
             this.board.draw();
             return;
         }
         if (event.key === 'Enter') {
             take();
-            if (this.board.drag && this.board.isAsked() && this.board.drag.preview.can) this.board.panel.does('keep');
+            if (this.board.drag && this.board.hand.isAsked() && this.board.drag.preview.can)
+                this.board.panel.does('keep');
             else if (!this.board.drag && this.board.selected)
                 window.location = `${this.board.root.dataset.orders}/${this.board.selected.order}`;
             return;
@@ -45,7 +46,7 @@ class BoardKeys {
             p: () =>
                 !this.board.selected?.isDone &&
                 (this.board.drag
-                    ? this.board.isAsked() && this.board.drag.preview.pin && this.board.panel.does('pin')
+                    ? this.board.hand.isAsked() && this.board.drag.preview.pin && this.board.panel.does('pin')
                     : this.board.selected?.pinned
                       ? this.board.panel.does('unpin')
                       : this.board.selected && this.board.panel.does('pin-here')),
@@ -102,7 +103,7 @@ class BoardKeys {
                 dx > 0
                     ? others.find((bar) => bar.start >= d.minute && bar.end > d.minute)
                     : others.filter((bar) => bar.start < d.minute).pop();
-            if (to) this.board.moveTo(d.bar, d.row, dx > 0 ? to.end : to.start);
+            if (to) this.board.hand.moveTo(d.bar, d.row, dx > 0 ? to.end : to.start);
             this.board.drag.keys = true;
             return;
         }
@@ -110,7 +111,7 @@ class BoardKeys {
         const rows = this.board.rows.filter((row) => row.centre && can.includes(row.centre.id));
         const row = rows[rows.indexOf(d.row) + dy];
         if (row) {
-            this.board.moveTo(d.bar, row, d.minute);
+            this.board.hand.moveTo(d.bar, row, d.minute);
             this.board.drag.keys = true;
         }
     }

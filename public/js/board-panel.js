@@ -26,7 +26,7 @@ class BoardPanel {
         }
         if (selected.isDone) this.box.innerHTML = this.done(selected);
         else this.box.innerHTML = drag ? this.moving(drag) : this.standing(selected);
-        if (drag && this.board.isAsked() && (drag.dropped || drag.keys)) this.announce(this.text);
+        if (drag && this.board.hand.isAsked() && (drag.dropped || drag.keys)) this.announce(this.text);
     }
 
     head(bar) {
@@ -94,7 +94,7 @@ class BoardPanel {
     /* A step in the hand: what it would do to be put down here. */
     moving({ bar, row, minute, preview }) {
         const esc = BoardMarks.escaped;
-        const isAnswered = this.board.isAsked();
+        const isAnswered = this.board.hand.isAsked();
         const does = [];
         let words = 'Looking what that does …';
         if (isAnswered && !preview.can) words = `<span class="behind notched">${esc(preview.says.join(' '))}</span>`;
@@ -133,7 +133,7 @@ class BoardPanel {
         const { drag, selected: bar, root } = this.board;
         const url = (one) => `${root.dataset.move}/${one.id}`;
         if (what === 'threads') this.threads(bar.order);
-        if (what === 'back') this.board.putBack();
+        if (what === 'back') this.board.hand.putBack();
         if (what === 'move') {
             root.focus();
             this.board.keys.start();

@@ -32,6 +32,7 @@
             this.paint = new BoardPaint(root.querySelector('canvas'));
             this.marks = new BoardMarks(this);
             this.panel = new BoardPanel(this);
+            this.address = new BoardAddress(this);
             this.names = {};
             this.clocks = {};
             this.clock = new Intl.DateTimeFormat('en-GB', {
@@ -289,7 +290,7 @@
                 requestAnimationFrame(() => {
                     wait = false;
                     this.draw();
-                    this.remember();
+                    this.address.remember();
                 });
             });
             this.onResize = () => {
@@ -299,44 +300,7 @@
                 this.draw();
             };
             window.addEventListener('resize', this.onResize);
-            this.field.addEventListener('pointerdown', (event) => {
-                if (event.button !== 0 || event.target.closest('a')) return;
-                const { bar, minute } = this.at(event);
-                this.pick(bar);
-                if (bar && !bar.isDone && this.root.dataset.may === '1' && this.by === 'centre')
-                    this.held0 = {
-                        bar,
-                        dx: minute - bar.start,
-                        x: event.clientX,
-                        y: event.clientY,
-                        id: event.pointerId,
-                    };
-            });
-            this.field.addEventListener('pointermove', (event) => {
-                const h = this.held0;
-                if (!h) {
-                    this.hover(event);
-                    return;
-                }
-                if (!this.drag && Math.hypot(event.clientX - h.x, event.clientY - h.y) < 5) return;
-                if (!this.drag) this.field.setPointerCapture(h.id);
-                const { row, minute } = this.at(event);
-                this.moveTo(h.bar, row && row.centre ? row : h.bar.row, minute - h.dx);
-            });
-            const drop = () => {
-                if (this.held0 && this.drag) this.drag.dropped = true;
-                this.held0 = null;
-                this.panel.show();
-            };
-            this.field.addEventListener('pointerup', drop);
-            this.field.addEventListener('pointercancel', () => {
-                this.held0 = null;
-                this.putBack();
-            });
-            this.field.addEventListener('dblclick', (event) => {
-                const { bar } = this.at(event);
-                if (bar) window.location = `${this.root.dataset.orders}/${bar.order}`;
-            });
+            this.hand = new BoardHand(this);
             this.keys = new BoardKeys(this);
             all('[data-board]').forEach((el) =>
                 el.addEventListener(el.matches('input[type=search]') ? 'input' : 'change', () => this.set(el)),
@@ -372,7 +336,7 @@
                 return;
             } else this.filter[el.dataset.board] = value;
             this.draw();
-            this.remember();
+            this.address.remember();
         }
 
         setZoom(zoom) {
@@ -382,7 +346,7 @@
             this.goTo(mid);
             this.draw();
             this.markZoom();
-            this.remember();
+            this.address.remember();
         }
 
         markZoom() {
@@ -410,7 +374,7 @@
             this.pick(bars[0] ?? null, Number(found[0]));
             if (bars[0]) this.show(bars[0]);
             this.draw();
-            this.remember();
+            this.address.remember();
         }
 
         show(bar) {
@@ -431,55 +395,6 @@
             this.threadOf = order ? this.hangsOn(order) : null;
             if (!order) this.filter.order = '';
             this.panel.closeThreads();
-            this.marks.draw();
-            this.panel.show();
-        }
-
-        /* Moving: the preview follows, one question at a time, the last one counts. */
-        moveTo(bar, row, minute) {
-            this.drag = { ...(this.drag || {}), bar, row, minute: Math.round(minute / 5) * 5, dropped: false };
-            this.marks.draw();
-            this.panel.show();
-            this.soon();
-        }
-
-        soon() {
-            if (this.asking) {
-                this.askAgain = true;
-                return;
-            }
-            const d = this.drag;
-            if (!d) return;
-            this.asking = true;
-            const where = { centre: d.row.centre.id, machine: d.row.machine, minute: d.minute };
-            const asked = new URLSearchParams({ plan: this.data.plan.id, step: d.bar.id, ...where });
-            fetch(`${this.root.dataset.preview}?${asked}`, { headers: { Accept: 'application/json', 'X-Plan': '1' } })
-                .then((reply) => (reply.ok ? reply.json() : Promise.reject(reply)))
-                .then((preview) => {
-                    if (this.drag && this.drag.bar === d.bar) {
-                        this.drag.preview = preview;
-                        this.drag.asked = { row: d.row, minute: d.minute };
-                        this.marks.draw();
-                        this.panel.show();
-                    }
-                })
-                .catch(() => this.panel.announce('The server cannot be reached. Nothing was changed.'))
-                .finally(() => {
-                    this.asking = false;
-                    if (this.askAgain) {
-                        this.askAgain = false;
-                        this.soon();
-                    }
-                });
-        }
-
-        isAsked() {
-            const d = this.drag;
-            return d?.preview && d.asked && d.asked.row === d.row && d.asked.minute === d.minute;
-        }
-
-        putBack() {
-            this.drag = null;
             this.marks.draw();
             this.panel.show();
         }
@@ -519,7 +434,7 @@
                             bar: this.selected,
                             row: this.rows.find((row) => row.key === drag.row.key) ?? this.selected.row,
                         };
-                        this.soon();
+                        this.hand.soon();
                     }
                     this.draw();
                     this.panel.show();
@@ -527,73 +442,7 @@
                 })
                 .catch(() => {});
         }
-
-        /* The paper begins with the day in the middle of the first third. */
-        aimPaper() {
-            const at = this.minuteAt(this.scroller.scrollLeft + (this.scroller.clientWidth - LABELS) / 3);
-            const on = new Intl.DateTimeFormat('sv-SE', { timeZone: this.data.zone }).format(new Date(at * 60000));
-            all('[data-paper]').forEach((link) => {
-                const url = new URL(link.href);
-                url.searchParams.set('on', on);
-                link.href = url;
-            });
-        }
-
-        /* The address says what is seen, so that it can be sent to a colleague and come back to. */
-        remember() {
-            clearTimeout(this.later);
-            this.later = setTimeout(() => {
-                this.aimPaper();
-                const q = new URLSearchParams();
-                if (!this.data.plan.live) q.set('plan', this.data.plan.id);
-                q.set('zoom', this.zoom);
-                q.set('at', this.minuteAt(this.scroller.scrollLeft));
-                if (this.by !== 'centre') q.set('by', this.by);
-                if (!this.fold) q.set('fold', '0');
-                if (this.moved) q.set('moved', '1');
-                if (this.want) q.set('load', 'wanted');
-                Object.entries(this.filter).forEach(([name, value]) => {
-                    if (value) q.set(name, value === true ? '1' : value);
-                });
-                if (this.root.isConnected) history.replaceState(history.state, '', `${location.pathname}?${q}`);
-            }, 300);
-        }
     }
-
-    /* Others bring the plan up to date: it is said, and shown when asked for or when nobody is at work here. */
-    let asked = null;
-    let last = Date.now();
-    ['pointermove', 'keydown'].forEach((name) =>
-        document.addEventListener(name, () => {
-            last = Date.now();
-        }),
-    );
-    document.addEventListener('plan-moved', (event) => {
-        if (!board?.root.isConnected || asked === event.detail.plan) return;
-        asked = event.detail.plan;
-        fetch(`${board.root.dataset.news}?plan=${board.data.plan.id}`, {
-            headers: { Accept: 'application/json', 'X-Plan': '1' },
-        })
-            .then((reply) => (reply.ok ? reply.json() : null))
-            .then((news) => {
-                if (!news || news.stamp === board.data.plan.stamp) return;
-                if (!board.selected && Date.now() - last > 20000) {
-                    board.refresh();
-                    document.querySelector('#board-when').textContent = news.when;
-                    return;
-                }
-                const box = document.querySelector('#board-news');
-                const show = '<button class="btn btn-quiet btn-small">Show it</button>';
-                box.innerHTML = `<span>${BoardMarks.escaped(news.when)}</span> ${show}`;
-                box.querySelector('button').addEventListener('click', () => {
-                    document.querySelector('#board-when').textContent = news.when;
-                    board.refresh();
-                });
-            })
-            .catch(() => {
-                asked = null; // again with the next look
-            });
-    });
 
     htmx.onLoad(() => {
         const root = document.querySelector('#board');

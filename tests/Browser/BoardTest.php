@@ -79,7 +79,7 @@ it('drags a step with a preview, keeps it, undoes it, pins it by keys', function
     $browser->see('steps move');
     $browser->driver
         ->wait(10, 40)
-        ->until(fn (): bool => (bool) $browser->driver->executeScript('return window.board.isAsked()'));
+        ->until(fn (): bool => (bool) $browser->driver->executeScript('return window.board.hand.isAsked()'));
     $browser->keys(WebDriverKeys::ENTER);
     $browser->see('moved to Laser cutting');
     $browser->driver

@@ -15,7 +15,7 @@
     <script src="/js/live.js?v={{ filemtime(public_path('js/live.js')) }}" defer></script>
     <script src="/js/product.js?v={{ filemtime(public_path('js/product.js')) }}" defer></script>
     {{-- on every page: a form that answers in place leads to the board from anywhere, and loads no script --}}
-    @foreach (['-axis', '-rows', '-paint', '-marks', '-panel', '-keys', ''] as $part)
+    @foreach (['-axis', '-rows', '-paint', '-marks', '-panel', '-hand', '-keys', '-address', '', '-news'] as $part)
         <script src="/js/board{{ $part }}.js?v={{ filemtime(public_path("js/board{$part}.js")) }}" defer></script>
     @endforeach
     <meta name="htmx-config" content='{
