@@ -11,7 +11,6 @@ return [
     'words for what is an enum' => [
     ],
     'long methods' => [
-        'core/Scheduling/JobShop/MachineOrders.php longestPaths()' => 1,
         'core/Scheduling/JobShop/MoveEstimate.php before()' => 1,
         'core/Scheduling/JobShop/MoveEstimate.php behind()' => 1,
         'core/Scheduling/Loading/Placing.php onMachine()' => 1,

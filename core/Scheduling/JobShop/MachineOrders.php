@@ -7,10 +7,9 @@ namespace KeepPace\Core\Scheduling\JobShop;
 use Random\Randomizer;
 
 /**
- * A job shop with the order on each machine chosen: the disjunctive graph, its longest ways and a critical path. Heads
- * and
- * tails are recomputed whole after each move, one pass over a linear order. Plain integer arrays, in local variables
- * where they are read often: this is where the search spends its time.
+ * A job shop with the order on each machine chosen: the disjunctive graph, its longest ways and a critical path. After
+ * a move heads are worked out anew from where it begins in a linear order on, tails from where it ends. Plain integer
+ * arrays, in local variables where they are read often: this is where the search spends its time.
  */
 final class MachineOrders
 {
@@ -34,8 +33,14 @@ final class MachineOrders
     /** @var array<int, int> tails: the longest way from the start of each operation to the end, itself included */
     public array $tail = [];
 
-    /** @var list<int> operations in a linear order */
+    /** @var array<int, int> operations in a linear order */
     public array $order = [];
+
+    /** @var array<int, int> of each operation in the linear order */
+    private array $place = [];
+
+    /** @var list<int> the last operation of each job */
+    private readonly array $lasts;
 
     public function __construct(public readonly JobShop $shop, private readonly Randomizer $random)
     {
@@ -47,10 +52,14 @@ final class MachineOrders
         }
         $this->jobBefore = $before;
         $this->jobAfter = $after;
+        $this->lasts = array_keys($after, -1, true);
     }
 
-    /** @param  list<int>  $place  of each operation in a linear order */
-    public function take(array $place): void
+    /**
+     * @param  list<int>  $place  of each operation in a linear order
+     * @return int the makespan
+     */
+    public function take(array $place): int
     {
         $this->before = $this->after = array_fill(0, $this->count, -1);
         $last = [];
@@ -60,28 +69,64 @@ final class MachineOrders
             $this->link($last[$machine] ?? -1, $operation);
             $last[$machine] = $operation;
         }
+        $this->order = array_keys($place);
+        $this->place = $this->places($this->order);
+        $this->head = $this->tail = array_fill(0, $this->count, 0);
+        $this->heads(0);
+        $this->tails($this->count - 1);
+
+        return $this->span();
     }
 
     /**
-     * Heads in a linear order found on the way (Kahn), then tails backwards.
+     * Another linear order of the same machine orders: what can begin stands in the order in which it can (Kahn). The
+     * one kept from move to move is of no use between two schedules: it tells what was moved more than what is.
      *
-     * @return int the makespan
+     * @param  array<int, int>  $order  a linear order
+     * @return list<int> place of each operation
      */
-    public function longestPaths(): int
+    public function levels(array $order): array
     {
-        $n = $this->count;
-        [$p, $jp, $js, $mp, $ms] = [$this->shop->time, $this->jobBefore, $this->jobAfter, $this->before, $this->after];
-        $open = $order = $r = $q = [];
-        for ($i = 0; $i < $n; $i++) {
-            $open[$i] = ($jp[$i] >= 0 ? 1 : 0) + ($mp[$i] >= 0 ? 1 : 0);
-            if ($open[$i] === 0) {
-                $order[] = $i;
+        $this->take($this->places($order));
+        $place = array_fill(0, $this->count, 0);
+        $open = $next = [];
+        for ($i = 0; $i < $this->count; $i++) {
+            $open[$i] = ($this->jobBefore[$i] >= 0 ? 1 : 0) + ($this->before[$i] >= 0 ? 1 : 0);
+            $open[$i] > 0 ?: $next[] = $i;
+        }
+        for ($at = 0; isset($next[$at]); $at++) {
+            $place[$next[$at]] = $at;
+            foreach ([$this->jobAfter[$next[$at]], $this->after[$next[$at]]] as $b) {
+                if ($b >= 0 && --$open[$b] === 0) {
+                    $next[] = $b;
+                }
             }
         }
-        $span = 0;
-        $at = 0;
-        while (isset($order[$at])) {
-            $i = $order[$at++];
+
+        return array_values($place);
+    }
+
+    /**
+     * @param  array<int, int>  $order
+     * @return list<int> place of each operation
+     */
+    private function places(array $order): array
+    {
+        $place = array_fill(0, $this->count, 0);
+        foreach ($order as $at => $operation) {
+            $place[$operation] = $at;
+        }
+
+        return array_values($place);
+    }
+
+    /** Heads in the linear order, of all that stand at a place or behind it. */
+    private function heads(int $from): void
+    {
+        [$p, $jp, $mp, $order, $r] = [$this->shop->time, $this->jobBefore, $this->before, $this->order, $this->head];
+        $this->head = []; // written in place: nobody else holds it
+        for ($at = $from, $n = $this->count; $at < $n; $at++) {
+            $i = $order[$at];
             $head = 0;
             $b = $jp[$i];
             if ($b >= 0) {
@@ -92,22 +137,16 @@ final class MachineOrders
                 $head = $r[$b] + $p[$b];
             }
             $r[$i] = $head;
-            if ($head + $p[$i] > $span) {
-                $span = $head + $p[$i];
-            }
-            $b = $js[$i];
-            if ($b >= 0 && --$open[$b] === 0) {
-                $order[] = $b;
-            }
-            $b = $ms[$i];
-            if ($b >= 0 && --$open[$b] === 0) {
-                $order[] = $b;
-            }
         }
-        if ($at !== $n) {
-            throw new \LogicException('A move made the machine orders go round in a circle.');
-        }
-        for ($at = $n - 1; $at >= 0; $at--) {
+        $this->head = $r;
+    }
+
+    /** Tails, of all that stand at a place or before it. */
+    private function tails(int $from): void
+    {
+        [$p, $js, $ms, $order, $q] = [$this->shop->time, $this->jobAfter, $this->after, $this->order, $this->tail];
+        $this->tail = [];
+        for ($at = $from; $at >= 0; $at--) {
             $i = $order[$at];
             $tail = 0;
             $b = $js[$i];
@@ -120,7 +159,15 @@ final class MachineOrders
             }
             $q[$i] = $tail + $p[$i];
         }
-        [$this->order, $this->head, $this->tail] = [$order, $r, $q];
+        $this->tail = $q;
+    }
+
+    private function span(): int
+    {
+        $span = 0;
+        foreach ($this->lasts as $i) {
+            $span = max($span, $this->head[$i] + $this->shop->time[$i]);
+        }
 
         return $span;
     }
@@ -135,8 +182,7 @@ final class MachineOrders
         [$p, $jp, $mp, $r] = [$this->shop->time, $this->jobBefore, $this->before, $this->head];
         $i = -1;
         $seen = 0;
-        for ($at = $this->count - 1; $at >= 0; $at--) {
-            $b = $this->order[$at];
+        foreach ($this->lasts as $b) {
             if ($span === $r[$b] + $p[$b] && $this->random->getInt(0, $seen++) === 0) {
                 $i = $b;
             }
@@ -167,20 +213,77 @@ final class MachineOrders
      *
      * @param  list<int>  $path
      * @param  array{int, int, bool}  $move
+     * @return int the makespan
      */
-    public function move(array $path, array $move): void
+    public function move(array $path, array $move): int
     {
         [$u, $v, $behind] = $move;
+        $first = $this->place[$path[$u]];
+        $last = $this->place[$path[$v]];
         $moved = $behind ? $path[$u] : $path[$v];
         $this->link($this->before[$moved], $this->after[$moved]);
         if ($behind) {
             $after = $this->after[$path[$v]];
             $this->link($path[$v], $moved);
             $this->link($moved, $after);
+            $this->reorder($first, $last, $this->follow($moved, $first, $last), false);
         } else {
             $before = $this->before[$path[$u]];
             $this->link($before, $moved);
             $this->link($moved, $path[$u]);
+            $this->reorder($first, $last, $this->lead($moved, $first, $last), true);
+        }
+        $this->heads($first);
+        $this->tails($last);
+
+        return $this->span();
+    }
+
+    /**
+     * What has to come behind an operation, itself among it, of those between two places of the linear order.
+     *
+     * @return array<int, true>
+     */
+    private function follow(int $moved, int $first, int $last): array
+    {
+        $with = [$moved => true];
+        for ($at = $first + 1; $at <= $last; $at++) {
+            $i = $this->order[$at];
+            if (isset($with[$this->jobBefore[$i]]) || isset($with[$this->before[$i]])) {
+                $with[$i] = true;
+            }
+        }
+
+        return $with;
+    }
+
+    /**
+     * What has to come before an operation.
+     *
+     * @return array<int, true>
+     */
+    private function lead(int $moved, int $first, int $last): array
+    {
+        $with = [$moved => true];
+        for ($at = $last - 1; $at >= $first; $at--) {
+            $i = $this->order[$at];
+            if (isset($with[$this->jobAfter[$i]]) || isset($with[$this->after[$i]])) {
+                $with[$i] = true;
+            }
+        }
+
+        return $with;
+    }
+
+    /** @param  array<int, true>  $with  go together before, or behind, all others between two places */
+    private function reorder(int $first, int $last, array $with, bool $before): void
+    {
+        $at = $before ? $first : $last - count($with) + 1;
+        $other = $before ? $first + count($with) : $first;
+        foreach (array_slice($this->order, $first, $last - $first + 1) as $i) {
+            $place = isset($with[$i]) ? $at++ : $other++;
+            $this->order[$place] = $i;
+            $this->place[$i] = $place;
         }
     }
 

@@ -9,7 +9,8 @@ final class MoveEstimate
 {
     /**
      * The makespan through the operations moved when the one at $u goes behind the one at $v, estimated; null where it
-     * could close a circle (Balas and Vazacopoulos, proposition 2.2).
+     * could close a circle (Balas and Vazacopoulos, proposition 2.2; what takes no time may stand on a way though it is
+     * no longer).
      *
      * @param  list<int>  $path
      */
@@ -23,7 +24,8 @@ final class MoveEstimate
             $orders->tail,
         ];
         [$U, $V] = [$path[$u], $path[$v]];
-        if ($js[$U] >= 0 && $q[$V] < $q[$js[$U]]) {
+        $a = $js[$U];
+        if ($a >= 0 && ($q[$V] < $q[$a] || ($q[$V] === $q[$a] && $p[$a] === 0))) {
             return null;
         }
         $a = $orders->before[$U];
@@ -80,7 +82,8 @@ final class MoveEstimate
             $orders->tail,
         ];
         [$U, $V] = [$path[$u], $path[$v]];
-        if ($jp[$V] >= 0 && $r[$U] + $p[$U] < $r[$jp[$V]] + $p[$jp[$V]]) {
+        $a = $jp[$V];
+        if ($a >= 0 && ($r[$U] + $p[$U] < $r[$a] + $p[$a] || ($r[$U] + $p[$U] === $r[$a] + $p[$a] && $p[$a] === 0))) {
             return null;
         }
         $a = $orders->after[$V];

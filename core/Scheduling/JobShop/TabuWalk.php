@@ -70,7 +70,7 @@ final class TabuWalk
     public function from(array $place, int $patience, int $limit, int $target, callable $goOn): array
     {
         $orders = $this->orders;
-        $orders->take($place);
+        $span = $orders->take($place);
         $this->tabu = [];
         $best = PHP_INT_MAX;
         $bestOrder = [];
@@ -81,7 +81,6 @@ final class TabuWalk
         $iteration = 0;
         while (true) {
             $iteration++;
-            $span = $orders->longestPaths();
             if ($span < $best) {
                 $best = $span;
                 $bestOrder = $orders->order;
@@ -99,14 +98,10 @@ final class TabuWalk
                 break; // the critical path is one job: nothing can be better
             }
             $this->forbid($path, $move, $iteration + $this->random->getInt($least, $most));
-            $orders->move($path, $move);
-        }
-        $place = array_fill(0, $orders->count, 0);
-        foreach ($bestOrder as $at => $operation) {
-            $place[$operation] = $at;
+            $span = $orders->move($path, $move);
         }
 
-        return [$best, array_values($place), $iteration];
+        return [$best, $orders->levels($bestOrder), $iteration];
     }
 
     /**

@@ -46,11 +46,29 @@ function slowHeads(MachineOrders $orders): array
     return $head;
 }
 
+/**
+ * All moves of a critical path that close no circle.
+ *
+ * @param  list<int>  $path
+ * @return list<array{int, int, bool}>
+ */
+function movesOn(MachineOrders $orders, array $path): array
+{
+    $moves = [];
+    for ($u = 0; $u < count($path); $u++) {
+        for ($v = $u + 1; $v < count($path) && $orders->after[$path[$v - 1]] === $path[$v]; $v++) {
+            MoveEstimate::behind($orders, $path, $u, $v) === null ?: $moves[] = [$u, $v, true];
+            MoveEstimate::before($orders, $path, $u, $v) === null ?: $moves[] = [$u, $v, false];
+        }
+    }
+
+    return $moves;
+}
+
 it('finds the longest ways, both ways, and a critical path of just that length', function () {
     for ($seed = 1; $seed <= 60; $seed++) {
         [$shop, $orders] = shop($seed);
-        $orders->take(range(0, $shop->operations() - 1)); // job after job: a schedule, if a bad one
-        $span = $orders->longestPaths();
+        $span = $orders->take(range(0, $shop->operations() - 1)); // job after job: a schedule, if a bad one
         $slow = slowHeads($orders);
         ksort($orders->head);
         expect(array_values($orders->head))->toBe($slow)
@@ -72,22 +90,15 @@ it('finds the longest ways, both ways, and a critical path of just that length',
 it('makes no circle by any move it estimates, over long walks; every machine keeps its operations', function () {
     for ($seed = 1; $seed <= 40; $seed++) {
         [$shop, $orders, $random] = shop(1000 + $seed);
-        $orders->take(range(0, $shop->operations() - 1));
+        $span = $orders->take(range(0, $shop->operations() - 1));
         for ($move = 0; $move < 60; $move++) {
-            $path = $orders->criticalPath($orders->longestPaths());
-            $moves = [];
-            for ($u = 0; $u < count($path); $u++) {
-                for ($v = $u + 1; $v < count($path) && $orders->after[$path[$v - 1]] === $path[$v]; $v++) {
-                    MoveEstimate::behind($orders, $path, $u, $v) === null ?: $moves[] = [$u, $v, true];
-                    MoveEstimate::before($orders, $path, $u, $v) === null ?: $moves[] = [$u, $v, false];
-                }
-            }
+            $path = $orders->criticalPath($span);
+            $moves = movesOn($orders, $path);
             if ($moves === []) {
                 break;
             }
-            $orders->move($path, $moves[$random->getInt(0, count($moves) - 1)]);
+            $span = $orders->move($path, $moves[$random->getInt(0, count($moves) - 1)]);
         }
-        $orders->longestPaths(); // throws on a circle
         foreach (range(0, $shop->machines - 1) as $machine) {
             $own = array_values(
                 array_filter(range(0, $shop->operations() - 1), fn (int $i): bool => $shop->machine[$i] === $machine),
@@ -103,19 +114,66 @@ it('makes no circle by any move it estimates, over long walks; every machine kee
     }
 });
 
+it('keeps, move by move, the longest ways it would find from the beginning', function () {
+    $moved = 0;
+    for ($seed = 1; $seed <= 40; $seed++) {
+        [$shop, $orders, $random] = shop(3000 + $seed);
+        $all = range(0, $shop->operations() - 1);
+        $span = $orders->take($all);
+        for ($move = 0; $move < 40; $move++) {
+            $path = $orders->criticalPath($span);
+            $moves = movesOn($orders, $path);
+            if ($moves === []) {
+                break;
+            }
+            $span = $orders->move($path, $moves[$random->getInt(0, count($moves) - 1)]);
+            $moved++;
+            $anew = new MachineOrders($shop, $random);
+            $order = array_flip($orders->order);
+            expect($anew->take(array_map(fn (int $i): int => $order[$i], $all)))->toBe($span)
+                ->and($anew->head)->toBe($orders->head)
+                ->and($anew->tail)->toBe($orders->tail)
+                ->and($anew->before)->toBe($orders->before)
+                ->and($orders->head)->toBe(slowHeads($orders));
+            foreach ($all as $i) { // what comes before it stands before it
+                foreach ([$orders->jobBefore[$i], $orders->before[$i]] as $b) {
+                    expect($b < 0 || $order[$b] < $order[$i])->toBeTrue();
+                }
+            }
+        }
+    }
+    expect($moved)->toBeGreaterThan(700);
+});
+
+it('tells the same machine orders as another linear order', function () {
+    for ($seed = 1; $seed <= 30; $seed++) {
+        [$shop, $orders, $random] = shop(4000 + $seed);
+        $span = $orders->take(range(0, $shop->operations() - 1));
+        for ($move = 0; $move < 10; $move++) {
+            $path = $orders->criticalPath($span);
+            $moves = movesOn($orders, $path);
+            $span = $moves === [] ? $span : $orders->move($path, $moves[$random->getInt(0, count($moves) - 1)]);
+        }
+        $before = $orders->before;
+        $anew = new MachineOrders($shop, $random);
+        $place = $orders->levels($orders->order);
+        expect($anew->take($place))->toBe($span)->and($anew->before)->toBe($before);
+        sort($place);
+        expect($place)->toBe(range(0, $shop->operations() - 1));
+    }
+});
+
 it('estimates the swap of two neighbours never above what comes of it: Taillard 1994, a lower bound', function () {
     $tight = 0;
     for ($seed = 1; $seed <= 80; $seed++) {
         [$shop, $orders] = shop(2000 + $seed);
-        $orders->take(range(0, $shop->operations() - 1));
-        $path = $orders->criticalPath($orders->longestPaths());
+        $path = $orders->criticalPath($orders->take(range(0, $shop->operations() - 1)));
         for ($u = 0; $u + 1 < count($path); $u++) {
             $estimate =
                 $orders->after[$path[$u]] === $path[$u + 1] ? MoveEstimate::behind($orders, $path, $u, $u + 1) : null;
             if ($estimate !== null) {
                 $other = clone $orders;
-                $other->move($path, [$u, $u + 1, true]);
-                $span = $other->longestPaths();
+                $span = $other->move($path, [$u, $u + 1, true]);
                 expect($estimate)->toBeLessThanOrEqual($span);
                 $tight += $estimate === $span ? 1 : 0;
             }
