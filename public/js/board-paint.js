@@ -419,7 +419,7 @@ class BoardPaint {
             ink.font = '10.5px Figures, sans-serif';
             ink.textAlign = 'center';
             for (let m = minute + every; m < next; m += every)
-                if (!board.axis.foldAt(m - 20) && !board.axis.foldAt(m + 20))
+                if (this.x(m) > 16 && !board.axis.foldAt(m - 20) && !board.axis.foldAt(m + 20))
                     ink.fillText(board.clockOf(m), this.x(m), 31);
             ink.textAlign = 'left';
         });
