@@ -5,6 +5,6 @@
         <input type="hidden" name="asked_for" value="{{ $today }}">
         <x-day bare worked name="expected_on" :value="$line->stillExpectedOn"
             :label="'New date of '.$line->number.' for '.$for" />
-        <button class="btn btn-quiet btn-small">Hurry it</button>
+        <button class="btn btn-quiet btn-small text-nowrap">Hurry it</button>
     </x-form>
 @endif
