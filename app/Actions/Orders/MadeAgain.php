@@ -21,7 +21,7 @@ final class MadeAgain
     /** Pieces it lost that no order makes again. */
     public static function short(Order $order): BigDecimal
     {
-        return self::scrapped($order)->minus(self::ordered($order->id));
+        return BigDecimal::max(0, self::scrapped($order)->minus(self::ordered($order->id)));
     }
 
     /** What a change of it may touch besides: the order whose pieces it makes again. */

@@ -10,6 +10,7 @@ use App\Models\Question;
 use App\Models\QuestionKind;
 use Illuminate\Support\Facades\DB;
 use KeepPace\Core\Planning\Cure;
+use KeepPace\Core\Refused;
 
 /** An order of eight that lost five at its first step, made again by another as far as is said. */
 function lostFive(object $test, string $again): Order
@@ -85,7 +86,8 @@ it('asks about as many as the other makes fewer, and no more once it makes them 
     remakeMakes($this, remakeOf($order), '9');
     expect(askedOf($order))->toBeNull();
     remakeMakes($this, remakeOf($order), '6'); // it still makes more than were lost
-    expect(askedOf($order))->toBeNull()->and($this->shop->differences())->toBe([]);
+    expect(askedOf($order))->toBeNull()->and($this->shop->differences())->toBe([])
+        ->and(fn () => cureOf($this, $order, Cure::Accepted, '1'))->toThrow(Refused::class, 'is short by 0.');
 });
 
 it('asks of a cancelled remake only what nothing else made up for', function () {
