@@ -4,21 +4,21 @@
         <thead>
             <tr>
                 <th>Order</th>
-                <th>Item</th>
-                <th>Step</th>
+                <th class="broad">Item</th>
+                <th class="middle">Step</th>
                 @if ($page->by !== 'supplier')
-                    <th>At</th>
+                    <th class="middle">At</th>
                 @endif
                 <th>With</th>
-                <th>Work on</th>
+                <th class="middle">Work on</th>
                 <th class="n">There</th>
                 <th class="n">Days out</th>
-                <th>Back</th>
+                <th class="broad">Back</th>
                 @can('see-money')
                     <th class="n">€ in the order</th>
                 @endcan
                 @can('outside')
-                    <th>Came back</th>
+                    <th class="deeds">Came back</th>
                 @endcan
             </tr>
         </thead>
