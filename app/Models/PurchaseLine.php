@@ -209,6 +209,7 @@ class PurchaseLine extends Model
             ->where('item_id', $item)
             ->where('is_open', true)
             ->orderBy('expected_on')
+            ->orderBy('id')
             ->get();
     }
 }

@@ -257,6 +257,7 @@ final class PartsGiven
             ->where('l.is_open', true)
             ->whereIn('l.item_id', $items)
             ->orderBy('l.expected_on')
+            ->orderBy('l.id')
             ->select(['l.id', 'l.number', 'l.item_id', 'l.quantity', 'l.received_quantity', 'l.cancelled_quantity'])
             ->addSelect(['l.expected_on', 'l.ask_again_on', 'i.inspection_days']);
         $supplies = [];

@@ -76,6 +76,7 @@ final readonly class AbsenceList
             ->whereNull('a.ended_at')
             ->where(fn (Builder $end) => $end->whereNull('a.until_at')->orWhere('a.until_at', '>', now()))
             ->orderBy('a.from_at')
+            ->orderBy('a.id')
             ->select(['a.*', 'u.name AS by']);
     }
 

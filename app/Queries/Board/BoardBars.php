@@ -98,6 +98,7 @@ final readonly class BoardBars
                 ->on('n.order_step_id', 's.id'))
             ->where('p.plan_id', $planId)
             ->orderBy('p.start_at')
+            ->orderBy('s.id')
             ->select(['s.id', 's.order_id', 's.number', 's.name', 's.work_centre_id AS home'])
             ->addSelect(['f.code AS family', 'v.name AS supplier'])
             ->selectRaw('COALESCE(p.work_centre_id, 0) AS centre, COALESCE(p.machine, 0) AS machine')

@@ -55,6 +55,7 @@ final readonly class DoneWork
             ->join('orders AS o', 'o.id', 's.order_id')
             ->whereNotNull('s.work_centre_id')
             ->orderBy('from')
+            ->orderBy('c.order_step_id')
             ->select(['s.work_centre_id', 's.number', 's.name', 'o.id AS order_id', 'o.number AS order_number'])
             ->addSelect(['c.good', 'c.scrap'])
             ->selectRaw(ShopState::minuteOf('LEAST(COALESCE(s.started_at, c.first), c.begun)').' AS `from`')

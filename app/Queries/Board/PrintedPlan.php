@@ -100,6 +100,7 @@ final readonly class PrintedPlan
             ->where('p.end_at', '>', gmdate('Y-m-d H:i:s', 60 * $from))
             ->where('p.start_at', '<', gmdate('Y-m-d H:i:s', 60 * $to))
             ->orderBy('p.start_at')
+            ->orderBy('s.id')
             ->select(['o.number AS order_number', 's.number', 's.name', 'v.name AS supplier', 'r.late_minutes'])
             ->selectRaw('COALESCE(p.work_centre_id, 0) AS centre, COALESCE(p.machine, 0) AS machine')
             ->selectRaw(ShopState::minuteOf('p.start_at').' AS start, '.ShopState::minuteOf('p.end_at').' AS end')

@@ -18,6 +18,7 @@ final class PromiseList
             ->whereNull('p.released_at')
             ->where('p.held_until', '>', now())
             ->orderBy('p.held_until')
+            ->orderBy('p.id')
             ->select(['p.id', 'p.quantity', 'p.for', 'p.finish_at', 'p.held_until', 'i.name', 'i.number'])
             ->addSelect('b.name AS person');
 

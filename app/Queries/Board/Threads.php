@@ -88,6 +88,7 @@ final readonly class Threads
             ->whereIn('out.order_id', $orders)
             ->where('t.quantity', '>', 0)
             ->orderBy('l.promised_on')
+            ->orderBy('l.id')
             ->select(['co.id', 'co.number', 'l.position', 'l.promised_on', 'k.name', 't.quantity', 'p.finish_at']);
 
         return array_values(Row::all($lines, function (Row $row): Thread {
@@ -117,6 +118,7 @@ final readonly class Threads
                 ->where('p.plan_id', $planId))
             ->whereIn('o.id', $orders)
             ->orderBy('p.finish_at')
+            ->orderBy('o.id')
             ->select(['o.id', 'o.number', 'o.quantity', 'i.name', 'p.finish_at', 'p.late_minutes']);
 
         return array_values(Row::all($rows, fn (Row $row): Thread => new Thread(
@@ -203,6 +205,7 @@ final readonly class Threads
                 ->where('p.plan_id', $planId))
             ->whereIn('s.order_id', $orders)
             ->orderBy('p.start_at')
+            ->orderBy('s.id')
             ->select(['s.id', 's.order_id', 's.number', 's.name', 'o.number AS order_number', 'v.name AS supplier'])
             ->addSelect(['p.start_at', 'p.end_at']);
         $rows = Row::all($steps, fn (Row $row): Row => $row);

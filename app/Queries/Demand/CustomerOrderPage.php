@@ -166,6 +166,7 @@ final readonly class CustomerOrderPage
                 > (SELECT COALESCE(SUM(t.quantity), 0) FROM ties t WHERE t.line_id = l.id)',
             )
             ->orderBy('l.promised_on')
+            ->orderBy('l.id')
             ->limit(self::OTHERS)
             ->select(['l.id', 'l.item_id', 'l.position', 'o.number', 'c.name AS customer']);
     }

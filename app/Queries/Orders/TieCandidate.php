@@ -80,6 +80,7 @@ final readonly class TieCandidate
             ->whereIn('u.item_id', $items)
             ->where('u.is_open', true)
             ->orderBy('o.due_on')
+            ->orderBy('o.id')
             ->whereIn('o.state', OrderState::OPEN)
             ->select(['o.id', 'o.number', 'u.item_id', 'o.due_on'])
             ->selectRaw(
@@ -96,6 +97,7 @@ final readonly class TieCandidate
             ->whereIn('l.item_id', $items)
             ->orderBy('l.is_draft')
             ->orderBy('l.expected_on')
+            ->orderBy('l.id')
             ->select(['l.id', 'l.number', 'l.item_id', 'l.expected_on', 'l.is_draft'])
             ->selectRaw(
                 'l.quantity - l.received_quantity - l.cancelled_quantity

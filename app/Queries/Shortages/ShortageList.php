@@ -151,6 +151,7 @@ final readonly class ShortageList
             ->whereIn('u.item_id', $items)
             ->where('u.is_open', true)
             ->orderBy('u.expected_on')
+            ->orderBy('u.id')
             ->select(['u.id', 'u.item_id', 'u.number', 'u.expected_on', 'u.asked_for', 's.name AS supplier'])
             ->selectRaw('u.quantity - u.received_quantity - u.cancelled_quantity AS open')
             ->selectRaw('IF(u.expected_on < ?, NULL, u.expected_on) AS still_expected_on', [$today]);

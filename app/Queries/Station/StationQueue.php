@@ -40,7 +40,7 @@ final readonly class StationQueue
     public static function at(int $workCentre): self
     {
         $steps = StationSteps::at($workCentre)
-            ->orderByRaw('s.started_at IS NULL, p.start_at IS NULL, p.start_at');
+            ->orderByRaw('s.started_at IS NULL, p.start_at IS NULL, p.start_at, p.machine, s.id');
         $all = Cut::read($steps, self::SHOWN, StationJob::from(...));
         [$here, $others] = $all->rows->partition(fn (StationJob $job): bool => $job->isHere());
         $coming = $others->filter(fn (StationJob $job): bool => $job->planned !== null)->values();

@@ -38,6 +38,7 @@ final readonly class GoodsInForm
             ->with(['item.unit', 'order.supplier'])
             ->where('is_open', true)
             ->orderBy('expected_on')
+            ->orderBy('id')
             ->limit(self::CHOICE)
             ->get();
         $this->purchases = ['' => 'none'] + $purchases

@@ -3,6 +3,8 @@
 use App\Access\Role;
 use App\Actions\Shop\StartStep;
 use App\Models\WorkCentre;
+use App\Queries\Station\StationQueue;
+use Illuminate\Support\Facades\DB;
 use KeepPace\Core\Refused;
 
 beforeEach(function () {
@@ -74,4 +76,25 @@ it('shows the queue of a work centre in the plan\'s order', function () {
         ->assertOk()
         ->assertSee("{$this->order->number}")
         ->assertSee('Count and pass on');
+});
+
+it('keeps jobs that run at the same time where they stood, machine by machine', function () {
+    $others = array_map(fn (): App\Models\Order => $this->shop->order('TRAY-40', '4'), range(1, 3));
+    array_map($this->shop->release(...), $others);
+    foreach ([$this->order, ...$others] as $order) {
+        app(StartStep::class)->handle($order->steps()->first()->id, $this->shop->sign(Role::Operator));
+    }
+    $laser = WorkCentre::query()->where('code', 'LASER')->value('id');
+    $ids = StationQueue::at($laser)->here->pluck('id')->all();
+    expect($ids)->toHaveCount(4);
+    $this->plan->stop(); // all run from now on, two on each machine, the later ones on the first
+    sort($ids);
+    foreach ($ids as $i => $id) {
+        DB::table('plan_steps')->where('order_step_id', $id)
+            ->update(['start_at' => '2026-11-24 09:00:00', 'machine' => $i < 2 ? 2 : 1]);
+    }
+    expect(StationQueue::at($laser)->here->pluck('id')->all())->toBe([$ids[2], $ids[3], $ids[0], $ids[1]]);
+    DB::table('plan_steps')->where('order_step_id', $ids[3])->update(['machine' => 3]);
+    DB::table('plan_steps')->where('order_step_id', $ids[3])->update(['machine' => 1]); // written again meanwhile
+    expect(StationQueue::at($laser)->here->pluck('id')->all())->toBe([$ids[2], $ids[3], $ids[0], $ids[1]]);
 });
