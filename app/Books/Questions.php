@@ -54,6 +54,9 @@ final class Questions implements Book
     public function cured(Order $order, BigDecimal $amount, string $answer): void
     {
         foreach (self::short($order)->whereNull('answered_at')->orderBy('id')->get() as $question) {
+            if ($amount->isZero()) {
+                break;
+            }
             $amount = $amount->minus($this->settle($question, $amount, $answer));
         }
     }

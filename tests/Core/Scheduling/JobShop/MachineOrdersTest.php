@@ -65,6 +65,15 @@ function movesOn(MachineOrders $orders, array $path): array
     return $moves;
 }
 
+/** @return int|null the makespan after any of the moves of a critical path; null = it has none */
+function movedByChance(MachineOrders $orders, int $span, Randomizer $random): ?int
+{
+    $path = $orders->criticalPath($span);
+    $moves = movesOn($orders, $path);
+
+    return $moves === [] ? null : $orders->move($path, $moves[$random->getInt(0, count($moves) - 1)]);
+}
+
 it('finds the longest ways, both ways, and a critical path of just that length', function () {
     for ($seed = 1; $seed <= 60; $seed++) {
         [$shop, $orders] = shop($seed);
@@ -91,13 +100,8 @@ it('makes no circle by any move it estimates, over long walks; every machine kee
     for ($seed = 1; $seed <= 40; $seed++) {
         [$shop, $orders, $random] = shop(1000 + $seed);
         $span = $orders->take(range(0, $shop->operations() - 1));
-        for ($move = 0; $move < 60; $move++) {
-            $path = $orders->criticalPath($span);
-            $moves = movesOn($orders, $path);
-            if ($moves === []) {
-                break;
-            }
-            $span = $orders->move($path, $moves[$random->getInt(0, count($moves) - 1)]);
+        for ($move = 0; $move < 60 && $span !== null; $move++) {
+            $span = movedByChance($orders, $span, $random);
         }
         foreach (range(0, $shop->machines - 1) as $machine) {
             $own = array_values(
@@ -121,12 +125,10 @@ it('keeps, move by move, the longest ways it would find from the beginning', fun
         $all = range(0, $shop->operations() - 1);
         $span = $orders->take($all);
         for ($move = 0; $move < 40; $move++) {
-            $path = $orders->criticalPath($span);
-            $moves = movesOn($orders, $path);
-            if ($moves === []) {
+            $span = movedByChance($orders, $span, $random);
+            if ($span === null) {
                 break;
             }
-            $span = $orders->move($path, $moves[$random->getInt(0, count($moves) - 1)]);
             $moved++;
             $anew = new MachineOrders($shop, $random);
             $order = array_flip($orders->order);
@@ -150,9 +152,7 @@ it('tells the same machine orders as another linear order', function () {
         [$shop, $orders, $random] = shop(4000 + $seed);
         $span = $orders->take(range(0, $shop->operations() - 1));
         for ($move = 0; $move < 10; $move++) {
-            $path = $orders->criticalPath($span);
-            $moves = movesOn($orders, $path);
-            $span = $moves === [] ? $span : $orders->move($path, $moves[$random->getInt(0, count($moves) - 1)]);
+            $span = movedByChance($orders, $span, $random) ?? $span;
         }
         $before = $orders->before;
         $anew = new MachineOrders($shop, $random);
