@@ -18,6 +18,13 @@ final class Browser
 {
     public readonly RemoteWebDriver $driver;
 
+    /** Which of these can be seen: nothing of a part that is folded in. */
+    private const SHOWN = <<<'JS'
+        return arguments[0].map(
+            (node) => node.checkVisibility({ visibilityProperty: true }) && node.getClientRects().length > 0,
+        );
+        JS;
+
     /** Milliseconds between two looks for what is waited for. */
     private const LOOKS_EVERY = 40;
 
@@ -26,8 +33,8 @@ final class Browser
 
     private function __construct(private readonly Process $chromedriver, int $port, private readonly string $profile)
     {
-        $options = (new ChromeOptions)->setBinary('/usr/bin/chromium')
-            ->addArguments(['--headless=new', '--no-sandbox', '--disable-gpu', '--disable-quic', '--no-first-run',
+        $options = (new ChromeOptions)->setBinary(__DIR__.'/chromium.sh')
+            ->addArguments(['--no-sandbox', '--disable-gpu', '--disable-quic', '--no-first-run',
                 '--disable-background-networking',
                 '--disable-component-update',
                 '--disable-sync',
@@ -188,12 +195,12 @@ final class Browser
     public function press(string $words, int $nth = 0): self
     {
         $path = "//*[(self::button or self::a or self::summary) and starts-with(normalize-space(), \"{$words}\")]";
-        $shown = fn (): array => array_values(
-            array_filter(
-                $this->driver->findElements(WebDriverBy::xpath($path)),
-                fn (RemoteWebElement $element): bool => $element->isDisplayed(),
-            ),
-        );
+        $shown = function () use ($path): array {
+            $found = $this->driver->findElements(WebDriverBy::xpath($path));
+            $isShown = $found === [] ? [] : (array) $this->driver->executeScript(self::SHOWN, [$found]);
+
+            return array_values(array_filter($found, fn (int $i): bool => $isShown[$i], ARRAY_FILTER_USE_KEY));
+        };
         $this->driver
             ->wait(10, self::LOOKS_EVERY)
             ->until(

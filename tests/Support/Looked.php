@@ -53,14 +53,21 @@ final class Looked
         ));
         JS;
 
+    /** By its address, where the browser keeps what it compiled. */
+    private const LOAD = <<<'JS'
+        const done = arguments[arguments.length - 1];
+        if (typeof axe !== 'undefined') return done();
+        const script = document.createElement('script');
+        script.src = '/axe.js';
+        script.onload = () => done();
+        document.head.append(script);
+        JS;
+
     /** @var list<string> */
     public array $faults = [];
 
-    private readonly string $axe;
-
     public function __construct(private readonly LiveShop $shop, private readonly Browser $browser)
     {
-        $this->axe = (string) file_get_contents(dirname(__DIR__, 2).'/node_modules/axe-core/axe.min.js');
     }
 
     /** Fills the shop, once for a test. */
@@ -108,9 +115,7 @@ final class Looked
     /** @param  list<string>  $by  rules of axe-core, or their tags */
     private function judge(string $where, array $by): void
     {
-        if (! $this->browser->driver->executeScript('return typeof axe !== "undefined"')) {
-            $this->browser->driver->executeScript($this->axe);
-        }
+        $this->browser->driver->executeAsyncScript(self::LOAD);
         foreach ($this->browser->driver->executeAsyncScript(self::RUN, [$by]) as $fault) {
             $this->faults[] = "{$where}: {$fault}";
         }

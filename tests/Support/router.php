@@ -29,6 +29,13 @@ if ($path !== '/' && $file !== false && is_file($file) && str_starts_with($file,
 
     return true;
 }
+if ($path === '/axe.js') {
+    header('Content-Type: text/javascript');
+    header('Cache-Control: public, max-age=31536000');
+    readfile(__DIR__.'/../../node_modules/axe-core/axe.min.js');
+
+    return true;
+}
 if ($path === '/live.json') {
     $live = (getenv('PACE_STORAGE') ?: __DIR__.'/../../storage').'/app/live.json';
     $now = is_file($live) ? (string) file_get_contents($live) : '';
