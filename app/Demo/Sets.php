@@ -144,9 +144,9 @@ final readonly class Sets
             WorkCentre::query()->where('code', 'BENCH')->sole()->id,
             Place::query()->where('code', 'STORES')->sole()->id,
             [
-                new TypedApartPart('BRG-25', '3', '45'),
-                new TypedApartPart('GEAR-48', '2', '35', Grade::Rework, 'OLD-1'),
-                new TypedApartPart('GREASE-4', '1', '20', Grade::Scrap),
+                new TypedApartPart('BRG-25', '3', '16'),
+                new TypedApartPart('GEAR-48', '2', '82', Grade::Rework, 'OLD-1'),
+                new TypedApartPart('GREASE-4', '1', '2', Grade::Scrap),
             ],
         ), $this->staff->signs(Role::Operator));
     }

@@ -23,6 +23,11 @@ enum BillFilter: string
         return BillState::from($this->value)->label();
     }
 
+    public function isOpen(): bool
+    {
+        return $this === self::Open;
+    }
+
     /** Where there are none. */
     public function none(): string
     {

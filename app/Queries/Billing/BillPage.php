@@ -3,10 +3,8 @@
 namespace App\Queries\Billing;
 
 use App\Models\Bill;
-use App\Models\BillLine;
 use App\Queries\Bookings\BookedRow;
 use App\Reading\Row;
-use Brick\Math\BigDecimal;
 use Illuminate\Support\Collection;
 use Illuminate\Support\Facades\DB;
 use KeepPace\Core\Purchasing\BillState;
@@ -25,18 +23,11 @@ final readonly class BillPage
     public static function of(int $id): self
     {
         $bill = Bill::query()->with('supplier', 'lines.purchase.item.unit', 'lines.purchase.order')->findOrFail($id);
-        $left = [];
-        $lines = $bill->lines->map(function (BillLine $line) use (&$left, $bill): BillPageLine {
-            $before = $left[$line->purchase_line_id] ?? BigDecimal::zero();
-            $left[$line->purchase_line_id] = $before->plus($line->quantity);
-
-            return BillPageLine::from($line, $bill->state, $before);
-        });
         $says = DB::table('booking_says')->where('bill_id', $id)->select('booking_id AS id');
 
         return new self(
             $bill,
-            $lines,
+            BillPageLine::of($bill),
             Row::all(BookedRow::query()->joinSub($says, 'ids', 'ids.id', 'b.id'), BookedRow::from(...)),
         );
     }

@@ -2,9 +2,11 @@
 
 namespace App\Queries\Billing;
 
+use App\Models\Bill;
 use App\Models\BillLine;
 use App\Wording\Figures;
 use Brick\Math\BigDecimal;
+use Illuminate\Support\Collection;
 use KeepPace\Core\Purchasing\BilledLine;
 use KeepPace\Core\Purchasing\BillState;
 use KeepPace\Core\Quantity\Amount;
@@ -30,8 +32,21 @@ final readonly class BillPageLine
     ) {
     }
 
+    /** @return Collection<int, self> */
+    public static function of(Bill $bill): Collection
+    {
+        $billed = [];
+
+        return $bill->lines->toBase()->map(function (BillLine $line) use (&$billed, $bill): self {
+            $before = $billed[$line->purchase_line_id] ?? BigDecimal::zero();
+            $billed[$line->purchase_line_id] = $before->plus($line->quantity);
+
+            return self::from($line, $bill->state, $before);
+        });
+    }
+
     /** @param  BigDecimal  $before  billed of its purchase line by earlier lines of the same bill */
-    public static function from(BillLine $line, BillState $state, BigDecimal $before): self
+    private static function from(BillLine $line, BillState $state, BigDecimal $before): self
     {
         $purchase = $line->purchase;
 

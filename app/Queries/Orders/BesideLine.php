@@ -31,6 +31,7 @@ final readonly class BesideLine
         public BigDecimal $planned,
         public BigDecimal $baseline,
         public BigDecimal $received,
+        public BigDecimal $scrapped,
         public BigDecimal $givenUp,
         public BigDecimal $promised,
         public int $value,
@@ -121,6 +122,7 @@ final readonly class BesideLine
             $row->decimal('planned_quantity'),
             $row->decimal('baseline_quantity'),
             $row->decimal('received_quantity'),
+            $row->decimal('scrapped'),
             $row->decimal('given_up_quantity'),
             $row->decimal('promised'),
             $row->int('received_value'),
@@ -144,6 +146,8 @@ final readonly class BesideLine
             ->orderBy('b.order_id')
             ->orderBy('b.position')
             ->select(['b.*', 'i.name AS item', 'i.number AS item_number', 'i.tracking', 'u.code AS unit', 'u.decimals'])
-            ->selectRaw('(SELECT COALESCE(SUM(t.quantity), 0) FROM ties t WHERE t.output_id = b.id) AS promised');
+            ->selectRaw('(SELECT COALESCE(SUM(t.quantity), 0) FROM ties t WHERE t.output_id = b.id) AS promised')
+            ->selectRaw('(SELECT COALESCE(SUM(IF(m.reverses_id IS NULL, m.quantity, -m.quantity)), 0) FROM moves m'
+                ." WHERE m.output_id = b.id AND m.scrap_class <> '') AS scrapped");
     }
 }

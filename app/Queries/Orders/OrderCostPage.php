@@ -23,6 +23,7 @@ final readonly class OrderCostPage
         public array $lines,
         public CostLine $putIn,
         public int $received,
+        public int $scrapped,
         public int $variance,
         public bool $isPlanned,
     ) {
@@ -49,10 +50,13 @@ final readonly class OrderCostPage
             array_sum(array_column($lines, 'actual')),
         );
 
+        $scrapped = self::scrapped($order);
+
         return new self(
             $lines,
             $putIn,
-            -($actual['receipt'] ?? 0),
+            -($actual['receipt'] ?? 0) - $scrapped,
+            $scrapped,
             -($actual['variance'] ?? 0),
             $planned !== null,
         );
@@ -60,6 +64,18 @@ final readonly class OrderCostPage
 
     public function stillIn(): int
     {
-        return $this->putIn->actual - $this->received - $this->variance;
+        return $this->putIn->actual - $this->received - $this->scrapped - $this->variance;
+    }
+
+    /** What came out of it and was scrap took its share along, and is in no stock (trade.md W17). */
+    private static function scrapped(int $order): int
+    {
+        $moves = DB::table('moves')
+            ->where('order_id', $order)
+            ->whereNotNull('output_id')
+            ->where('scrap_class', '<>', '')
+            ->selectRaw('COALESCE(SUM(IF(reverses_id IS NULL, value, -value)), 0) AS cents');
+
+        return Row::first($moves, fn (Row $row): Row => $row)?->int('cents') ?? 0;
     }
 }

@@ -63,6 +63,7 @@ final readonly class OrderPage
         public WhoSells $sellers,
         public array $beside,
         public bool $followsLine,
+        public bool $takesApart,
     ) {
     }
 
@@ -105,6 +106,7 @@ final readonly class OrderPage
             WhoSells::of($components),
             $found->flag('has_beside') ? BesideLine::ofOrders(collect([$id]))[$id] ?? [] : [],
             $found->intOrNull('follows_line_id') !== null,
+            $found->flag('takes_apart'),
         );
     }
 
@@ -190,7 +192,15 @@ final readonly class OrderPage
 
     public function isForTheShelf(): bool
     {
-        return $this->ties->isEmpty() && ! $this->order->isForAnOrder();
+        return $this->ties->isEmpty() && ! $this->order->isForAnOrder() && ! $this->takesApart;
+    }
+
+    /** Where it has no steps. */
+    public function noStepsSay(): string
+    {
+        return $this->takesApart
+            ? 'None: it was taken apart.'
+            : 'None: it is put together of its components, and received.';
     }
 
     /** "Structure revision C is in force instead of B and routing revision B is in force instead of A" */

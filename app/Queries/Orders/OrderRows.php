@@ -49,6 +49,7 @@ final class OrderRows
                 's.revision',
                 'o.reference',
                 'o.follows_line_id',
+                'o.takes_apart',
             ])
             ->selectRaw('EXISTS (
                 SELECT 1 FROM order_outputs b WHERE b.order_id = o.id AND b.position > 1

@@ -7,7 +7,7 @@
                     @if ($one === $filter) aria-current="true" @endif>{{ $one->label() }}</a>
             @endforeach
         </nav>
-        <span class="say">What suppliers bill, against what came and was agreed.</span>
+        <span class="say">{{ $says }}</span>
         <a class="ms-auto" href="{{ route('owed.index') }}">Came and not billed</a>
     </div>
     @can('bill')
@@ -38,6 +38,7 @@
                     <th>Due</th>
                     <th class="n">Lines</th>
                     <th class="n">€</th>
+                    <th>{{ $filter->isOpen() ? 'Against what came' : 'Note' }}</th>
                     <th></th>
                 </tr>
             </thead>
@@ -50,7 +51,15 @@
                         <td class="tight">{{ $bill->dueOn === null ? '' : $print->day($bill->dueOn) }}</td>
                         <td class="n">{{ $bill->lines }}</td>
                         <td class="n">{{ $print->money($bill->cents) }}</td>
-                        <td class="cut">{{ $bill->note }}</td>
+                        <td @class(['cut', 'behind' => $bill->differs()])>{{ $bill->says() }}</td>
+                        <td class="tight">
+                            @if ($bill->isAsAgreed() && Gate::allows('bill'))
+                                <x-form method="put" :key="'accept-'.$bill->id" :to="route('bills.accept', $bill->id)">
+                                    <input type="hidden" name="version" value="{{ $bill->against->version }}">
+                                    <button class="btn btn-quiet btn-small">Accept it</button>
+                                </x-form>
+                            @endif
+                        </td>
                     </tr>
                 @endforeach
             </tbody>

@@ -34,6 +34,14 @@
             <td class="n">{{ $print->money($of->received) }}</td>
             <td></td>
         </tr>
+        @if ($of->scrapped !== 0)
+            <tr>
+                <td>came out as scrap</td>
+                <td></td>
+                <td class="n">{{ $print->money($of->scrapped) }}</td>
+                <td></td>
+            </tr>
+        @endif
         <tr>
             <td>variance, at closing</td>
             <td></td>

@@ -22,7 +22,10 @@
                     <a href="{{ route('stock.show', $line->itemId) }}">{{ $line->item }}</a>
                     <span class="sub text-nowrap">{{ $line->itemNumber }}</span>
                 </td>
-                <td>{{ $line->kind->label() }}</td>
+                <td>
+                    {{ $line->kind->label() }}@if ($line->scrapped->isPositive()), {{ $print->amount($line->scrapped) }}
+                        {{ $line->unit }} of it scrap @endif
+                </td>
                 <td class="n">
                     {{ $print->amount($line->planned) }}
                     @if ($line->isChanged())

@@ -1,6 +1,6 @@
 <h2>Steps</h2>
 @if ($page->steps->isEmpty())
-    <div class="none">None: it is put together of its components, and received.</div>
+    <div class="none">{{ $page->noStepsSay() }}</div>
 @else
 <table class="list">
     <thead>

@@ -19,6 +19,7 @@ use KeepPace\Core\Quantity\TypedQuantity;
 use KeepPace\Core\Refused;
 use KeepPace\Core\Stock\Grade;
 use KeepPace\Core\Stock\ScrapClass;
+use Tests\Support\Words;
 
 /* Units that are taken apart for their parts, as in trade.md W17. */
 
@@ -78,6 +79,11 @@ it('gives each part its share, blocks what is to be reworked and scraps what is 
         ->and((int) $variance->sum('cents'))->toBe(0)
         ->and($booking->says)->toContain('MILL-X Machine M-1 taken apart')->toContain('1 pc DRUM-X Drum scrap')
         ->and($this->shop->differences())->toBe([]);
+    // scrap is in no stock, and the order's page does not say that it is
+    $page = Words::of($this->actingAs($this->shop->as(Role::CostClerk))->get("/orders/{$order->id}"));
+    expect($page)->toContain('received into stock 384.00')->toContain('came out as scrap 96.00')
+        ->toContain('still in the order 0.00')->toContain('recovered part, 1 pc of it scrap 1 1 pc')
+        ->toContain('recovered part 1 1 pc')->toContain('None: it was taken apart.')->not->toContain('for the shelf');
 });
 
 it('is put together again by one reversal', function (): void {

@@ -6,6 +6,7 @@ use App\Models\Order;
 use Brick\Math\BigDecimal;
 use Illuminate\Support\Facades\DB;
 use KeepPace\Core\Planning\OrderState;
+use Tests\Support\Words;
 
 /* Builds as one enters them: what so many pieces take, by the page and by what is sent. Figures worked out beside. */
 
@@ -41,7 +42,7 @@ beforeEach(function (): void {
     $this->row = function (string $page, string $part): string {
         preg_match('/<tr[^>]*>(?:(?!<\/tr>).)*'.preg_quote($part, '/').'(?:(?!<\/tr>).)*<\/tr>/s', $page, $row);
 
-        return trim((string) preg_replace('/\s+/', ' ', strip_tags($row[0] ?? '')));
+        return Words::in($row[0] ?? '');
     };
 });
 

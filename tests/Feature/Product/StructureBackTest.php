@@ -5,6 +5,7 @@ use App\Actions\Product\BeginDraft;
 use App\Models\RevisionKind;
 use App\Models\Structure;
 use Illuminate\Support\Facades\DB;
+use Tests\Support\Words;
 
 /*
  * What comes back of a structure, drawn up by page and by file. Costs by trade.md W2, W3 and W33, worked out by hand:
@@ -71,9 +72,7 @@ it('says what it carries of the cost, for as many pieces as one asks', function 
         'version' => $this->draft->refresh()->version,
         'fits' => 'yes',
     ])->assertSessionHasNoErrors();
-    $text = trim((string) preg_replace('/\s+/', ' ', strip_tags(
-        (string) $this->get("/structures/{$this->draft->id}?pieces=10")->assertOk()->getContent(),
-    )));
+    $text = Words::of($this->get("/structures/{$this->draft->id}?pieces=10")->assertOk());
     // ten plates: 5 kg at 3.00, and a fifth of 200.00 - 15.00
     expect($text)->toContain('CHIPS-C Chips by-product 0.5 kg 5 ')
         ->toContain('15.00')->toContain('20 % 37.00')->toContain('14.80');

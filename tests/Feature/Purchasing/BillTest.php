@@ -22,6 +22,7 @@ use KeepPace\Core\Purchasing\BillState;
 use KeepPace\Core\Purchasing\Holds;
 use KeepPace\Core\Quantity\Amount;
 use KeepPace\Core\Refused;
+use Tests\Support\Words;
 
 /*
  * A supplier's bill against what came and was agreed (common practice); what is beyond it, and charges, by W6. Gates
@@ -200,6 +201,25 @@ it('keeps a delivery that is billed, and shows what goes back after it as a clai
         $this->shop->sign(Role::Storekeeper, 'bent'),
     );
     expect(($this->owed)($this->gates))->toBe(['-3', -24000])->and($this->shop->differencesWhenPlanned())->toBe([]);
+});
+
+it('lists what is to be looked at with how it compares, and takes what is as agreed in the row', function () {
+    ($this->came)($this->gates, '40');
+    $agreed = ($this->bill)(TypedBillLine::goods('lines.1', $this->gates->id, '38', null, '80'));
+    // no foot of the five has come
+    $differs = ($this->bill)(TypedBillLine::goods('lines.1', $this->feet->id, '5', null, '80'));
+    $list = fn (): string => Words::of($this->actingAs($this->shop->as(Role::CostClerk))->get('/bills')->assertOk());
+    expect($list())->toContain('1 is as it came and was agreed, 1 differs.')
+        ->toContain('040.00 as it came and was agreed Accept it')
+        ->toContain("{$this->feet->number}: 5 pc are not here")
+        ->not->toContain('not here Accept it');
+    $this->put("/bills/{$agreed->id}", [
+        'version' => (string) $agreed->refresh()->version,
+        'token' => $this->shop->token(),
+    ])->assertSessionHasNoErrors();
+    expect($agreed->refresh()->state)->toBe(BillState::Accepted)
+        ->and($differs->refresh()->state)->toBe(BillState::Open)
+        ->and($list())->toContain('0 are as they came and were agreed, 1 differs.')->not->toContain('Accept it');
 });
 
 it('takes a credit note for what went back, and keeps what is not credited as variance', function () {

@@ -27,9 +27,12 @@ class BillController extends Controller
     {
         $filter = BillFilter::asked($request->string('show')->value());
 
+        $bills = ListedBill::in($filter);
+
         return view('bills.index', [
             'filter' => $filter,
-            'bills' => ListedBill::in($filter),
+            'bills' => $bills,
+            'says' => ListedBill::comparedSays($bills),
             'suppliers' => Supplier::offered(),
         ]);
     }
