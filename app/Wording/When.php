@@ -81,7 +81,7 @@ final class When
         return self::local($time)->format('D j M Y, H:i');
     }
 
-    /** "just now", "3h ago", "2d ago" */
+    /** "just now", "3h ago", "2d ago"; after a week the day: "26 Oct" says more than "1mo ago". */
     public static function ago(DateTimeInterface|string|null $time): string
     {
         if ($time === null) {
@@ -89,9 +89,11 @@ final class When
         }
         $then = self::local($time);
 
-        return abs($then->diffInSeconds(CarbonImmutable::now())) < 60
-            ? 'just now'
-            : $then->diffForHumans(['short' => true]);
+        return match (true) {
+            abs($then->diffInSeconds(CarbonImmutable::now())) < 60 => 'just now',
+            abs($then->diffInDays(CarbonImmutable::now())) < 7 => $then->diffForHumans(['short' => true]),
+            default => self::day($time),
+        };
     }
 
     public static function local(DateTimeInterface|string|int $time): CarbonImmutable

@@ -107,7 +107,9 @@ final class CureShort
         $new = $this->remake($ledger, $order, $amount);
         $this->coverAgain($ledger, $lost, $amount, $new);
 
-        return Amount::plain($amount)." of order {$order->number} are made again by order {$new->number}.";
+        $is = $amount->isEqualTo(1) ? 'is' : 'are';
+
+        return Amount::plain($amount)." of order {$order->number} {$is} made again by order {$new->number}.";
     }
 
     /** @param  array<int, BigDecimal>  $lost  by line */

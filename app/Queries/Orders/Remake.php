@@ -3,6 +3,7 @@
 namespace App\Queries\Orders;
 
 use App\Reading\Row;
+use App\Wording\Figures;
 use Brick\Math\BigDecimal;
 use KeepPace\Core\Planning\OrderState;
 
@@ -16,6 +17,12 @@ final readonly class Remake
         public OrderState $state,
         public int $cents,
     ) {
+    }
+
+    /** "1 is made again by", before the number of the order. */
+    public function says(): string
+    {
+        return Figures::amount($this->quantity).($this->quantity->isEqualTo(1) ? ' is' : ' are').' made again by';
     }
 
     public static function from(Row $row): self

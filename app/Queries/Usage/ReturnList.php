@@ -4,10 +4,8 @@ namespace App\Queries\Usage;
 
 use App\Reading\Named;
 use App\Reading\Row;
-use Illuminate\Database\Query\Builder;
 use Illuminate\Support\Collection;
 use Illuminate\Support\Facades\DB;
-use KeepPace\Core\Planning\OrderState;
 
 /** What lies in an order, lot by lot, and could go back to stores. */
 final class ReturnList
@@ -50,28 +48,5 @@ final class ReturnList
             ->selectRaw("SUM(IF(t.kind = 'order', m.value, -m.value)) AS value");
 
         return Row::all($lots, ReturnableLot::from(...));
-    }
-
-    /**
-     * Orders in the shop something was issued to.
-     *
-     * @return Collection<string, string> what they make, by number
-     */
-    public static function orders(): Collection
-    {
-        return DB::table('orders AS o')
-            ->join('items AS i', 'i.id', 'o.item_id')
-            ->whereIn('o.state', [...OrderState::IN_THE_SHOP, OrderState::Built])
-            ->where('o.closed_at', null)
-            ->whereExists(
-                fn (Builder $query) => $query
-                    ->from('order_components AS c')
-                    ->whereColumn('c.order_id', 'o.id')
-                    ->where('c.used_quantity', '>', 0),
-            )
-            ->orderBy('o.number')
-            ->limit(200)
-            ->selectRaw("o.number, CONCAT(i.name, ', ', o.state) AS says")
-            ->pluck('says', 'number');
     }
 }

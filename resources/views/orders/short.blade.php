@@ -5,7 +5,7 @@
     </strong>
     @foreach ($page->short->remakes as $remake)
         <span>
-            {{ $print->amount($remake->quantity) }} are made again by
+            {{ $remake->says() }}
             <a class="num" href="{{ route('orders.show', $remake->id) }}">{{ $remake->number }}</a>,
             {{ $remake->state }}, cost so far {{ $print->money($remake->cents) }} €.
         </span>

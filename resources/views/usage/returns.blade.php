@@ -8,14 +8,16 @@
             <label for="r-o">Order</label>
             <input class="form-control" id="r-o" name="order" value="{{ $number }}" list="orders-in-shop" size="10">
             <datalist id="orders-in-shop">
-                @foreach ($orders as $one => $makes)
-                    <option value="{{ $one }}">{{ $makes }}</option>
+                @foreach ($orders as $one)
+                    <option value="{{ $one->number }}">{{ $one->item }}</option>
                 @endforeach
             </datalist>
         </div>
         <button class="btn btn-quiet">Show</button>
     </form>
-    @if ($order !== null)
+    @if ($order === null)
+        @include('usage.holding')
+    @else
         @if ($lots->isEmpty())
             <div class="none">Nothing was issued to it that still lies in it.</div>
         @else

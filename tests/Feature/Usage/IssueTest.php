@@ -19,6 +19,7 @@ use Illuminate\Support\Facades\DB;
 use KeepPace\Core\Quantity\TypedQuantity;
 use KeepPace\Core\Refused;
 use KeepPace\Core\Stock\Condition;
+use Tests\Support\Words;
 
 /** A released order for drums, which takes sheet by lot: 24 sheets lie in H-7714, 16 in H-7731, 3.125 m2 each. */
 function drums(object $test, string $pieces = '10'): OrderComponent
@@ -199,6 +200,22 @@ it('brings components back lot by lot, at the value they left with', function ()
         ->and($this->shop->differences())->toBe([]);
     $this->shop->reverse(App\Models\Booking::query()->where('kind', 'return')->latest('id')->firstOrFail());
     expect($sheet->refresh()->used_quantity)->toBe('5.000000')->and($this->shop->differences())->toBe([]);
+});
+
+it('lists the orders components lie in, those with more than is planned first', function () {
+    $list = fn (Role $as): string => Words::of($this->actingAs($this->shop->as($as))->get('/returns')->assertOk());
+    expect($list(Role::Storekeeper))->toContain('Nothing was issued to an open order.');
+    $first = drums($this, '1');
+    $over = drums($this, '2');
+    drums($this, '3'); // nothing was issued to it
+    $this->shop->issue($first, '0.5', ['H-7714' => '0.5']);
+    $this->shop->issue($over, '5', ['H-7714' => '5'], 'two were bent', overPlan: true);
+    $number = fn (OrderComponent $of): string => (string) Order::query()->whereKey($of->order_id)->value('number');
+    // 75 m2 of the lot are worth 3 487.50
+    expect($list(Role::CostClerk))->toContain(
+        "More than planned € issued {$number($over)} Drum for 9 frames DRUM-9 running 1 1 232.50 "
+        ."{$number($first)} Drum for 9 frames DRUM-9 running 1 23.25 Keys",
+    );
 });
 
 it('takes one line of a booking back, once', function () {

@@ -4,6 +4,7 @@ use App\Wording\CoverWords;
 use App\Wording\Figures;
 use App\Wording\ReadinessWords;
 use App\Wording\WaitsFor;
+use App\Wording\When;
 use Brick\Math\BigDecimal;
 use Carbon\CarbonImmutable;
 
@@ -118,4 +119,17 @@ it('says long times by the clock in days', function (int $minutes, string $says)
     [15_370, '10 d 16 h 10'],
     [-9720, '−6 d 18 h'],
     [2885, '2 d 5 min'],
+]);
+
+it('says how long ago as long as that says something, then the day', function (string $time, string $said) {
+    // it is Tue 24 Nov 2026, 09:00 in Dublin, and so in UTC
+    expect(When::ago($time))->toBe($said);
+})->with([
+    ['2026-11-24 08:59:30', 'just now'],
+    ['2026-11-24 06:00:00', '3h ago'],
+    ['2026-11-22 09:00:00', '2d ago'],
+    ['2026-11-17 09:00:01', '6d ago'],
+    ['2026-11-17 09:00:00', '17 Nov'],
+    ['2026-10-25 12:00:00', '25 Oct'],
+    ['2025-12-31 23:30:00', '31 Dec 2025'],
 ]);

@@ -7,6 +7,7 @@ use App\Http\Controllers\Controller;
 use App\Http\Requests\Usage\ReturnRequest;
 use App\Models\Order;
 use App\Models\Place;
+use App\Queries\Usage\HoldingOrder;
 use App\Queries\Usage\ReturnList;
 use Illuminate\Contracts\View\View;
 use Illuminate\Http\RedirectResponse;
@@ -30,7 +31,7 @@ class ReturnController extends Controller
             },
             'lots' => $order === null ? collect() : ReturnList::of($order->id),
             'places' => Place::offered(),
-            'orders' => ReturnList::orders(),
+            'orders' => HoldingOrder::all(),
         ]);
     }
 
