@@ -227,6 +227,12 @@ final class Printed
         return When::span($from, $to);
     }
 
+    /** "Fri 4 Dec 2026", of "2026-12-04". */
+    public function dayOf(string $date): string
+    {
+        return When::dayOf($date);
+    }
+
     /** With its date, year and time. */
     public function moment(DateTimeInterface|string|int $time): string
     {

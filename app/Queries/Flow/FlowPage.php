@@ -15,6 +15,7 @@ use App\Wording\Figures;
 use App\Wording\When;
 use Brick\Math\BigDecimal;
 use Illuminate\Support\Collection;
+use Illuminate\Support\Facades\DB;
 use KeepPace\Core\Planning\FlowEvent;
 use KeepPace\Core\Planning\FlowRow;
 use KeepPace\Core\Planning\StockFlow;
@@ -42,6 +43,7 @@ final readonly class FlowPage
         public array $lines,
         public array $undated,
         private Deliveries $deliveries,
+        private BigDecimal $notFree,
     ) {
     }
 
@@ -70,7 +72,17 @@ final readonly class FlowPage
             array_map(fn (FlowRow $row): FlowLine => $lines[$row->event->key], $flow->rows),
             array_map(fn ($event): FlowLine => $lines[$event->key], $flow->undated),
             Deliveries::now(),
+            Row::sum(DB::table('balances')->where('item_id', $item->id), 'quantity')->minus($start),
         );
+    }
+
+    /** What stands at "now": where it goes on from less than there was, why. */
+    public function nowSays(): string
+    {
+        return $this->notFree->isZero()
+            ? 'free in stores'
+            : 'free in stores; '.Figures::amount((string) $this->notFree)
+                .' more: blocked, in inspection, outside or a customer\'s own';
     }
 
     /** What becomes of it, in a sentence. */

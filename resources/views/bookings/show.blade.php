@@ -3,7 +3,7 @@
         <h1>Booking {{ $booking->id }}</h1>
         <span class="say">
             {{ $print->kind($booking->kind) }} · {{ $booking->person->name }} · entered
-            {{ $print->moment($booking->entered_at) }}, booked on {{ $booking->booked_on }}
+            {{ $print->moment($booking->entered_at) }}, booked on {{ $print->dayOf($booking->booked_on) }}
         </span>
     </div>
     <p class="lead">{{ $print->says($booking->says) }}</p>

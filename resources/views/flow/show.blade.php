@@ -45,12 +45,12 @@
             @endforeach
             <tr class="now">
                 <td class="tight"><strong>now</strong></td>
-                <td colspan="4">free in stores; what is blocked, in inspection or outside is not</td>
+                <td colspan="4">{{ $page->nowSays() }}</td>
                 <td class="n"><strong>{{ $print->amount($page->flow->start) }}</strong></td>
             </tr>
             @foreach ($page->flow->rows as $i => $row)
                 <tr>
-                    <td class="tight">{{ $print->when($row->event->at) }}</td>
+                    <td class="tight">{{ $print->exact($row->event->at) }}</td>
                     <td><a href="{{ $page->lines[$i]->to }}">{{ $page->lines[$i]->document }}</a></td>
                     <td class="cut">{{ $page->lines[$i]->says }}</td>
                     <td class="n">{{ $row->event->isComing() ? $print->amount($row->event->quantity) : '' }}</td>

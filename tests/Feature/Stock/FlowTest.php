@@ -2,11 +2,15 @@
 
 use App\Access\Role;
 use App\Actions\Cover\CoverBy;
+use App\Actions\Stock\ChangeCondition;
+use App\Models\Balance;
+use App\Models\Booking;
 use App\Models\Item;
 use App\Queries\Flow\FlowLine;
 use App\Queries\Flow\FlowList;
 use App\Queries\Flow\FlowPage;
 use Illuminate\Support\Facades\DB;
+use KeepPace\Core\Stock\Condition;
 
 /* Coming and going of an item: past and future in one list, with the document behind each. Today is 24 Nov 2026. */
 
@@ -63,6 +67,25 @@ it('says when it falls short and by when to order', function () {
     $falling = array_column(FlowList::now(), 'missing', 'number');
     expect($falling['MOT-120']->toInt())->toBe(2);
     $this->actingAs($this->shop->as(Role::Buyer))->get('/coming-and-going')->assertSee('MOT-120');
+});
+
+it('says why it goes on from less than was on hand', function () {
+    $bearings = $this->shop->item('BRG-25');
+    expect(flowOf($this, 'BRG-25')->nowSays())->toBe('free in stores');
+    $lies = Balance::query()->where('item_id', $bearings->id)->where('quantity', '>', 5)->firstOrFail();
+    app(ChangeCondition::class)->handle(
+        $lies->id,
+        '5',
+        Condition::InInspection,
+        $this->shop->sign(Role::Storekeeper, 'rust'),
+    );
+    $page = flowOf($this, 'BRG-25');
+    expect($page->nowSays())->toBe("free in stores; 5 more: blocked, in inspection, outside or a customer's own")
+        ->and((string) $page->past->last()->onHand->minus($page->flow->start)->stripTrailingZeros())->toBe('5');
+    $booking = Booking::query()->latest('id')->firstOrFail();
+    $this->actingAs($this->shop->as(Role::Buyer))->get("/bookings/{$booking->id}")
+        ->assertSee('Tue 24 Nov 2026, 09:00, booked on Tue 24 Nov 2026')
+        ->assertDontSee('2026-11-24');
 });
 
 it('leaves what is held without a day, and drafts out', function () {
