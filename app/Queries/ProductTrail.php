@@ -3,6 +3,7 @@
 namespace App\Queries;
 
 use App\Reading\Row;
+use App\Wording\FieldWords;
 use App\Wording\When;
 use Illuminate\Support\Collection;
 use Illuminate\Support\Facades\DB;
@@ -24,15 +25,14 @@ final class ProductTrail
             ->orderByDesc('c.id')
             ->limit(30)
             ->select(['c.field', 'c.before', 'c.after', 'c.booking_id', 'b.entered_at', 'u.name AS person']);
-        $word = fn (string $value): string => $value === '' ? 'nothing' : $value;
 
         return Row::all($changes, fn (Row $row): ProductChange => new ProductChange(
             $row->int('booking_id'),
             When::say($row->text('entered_at')),
             $row->text('person'),
-            $row->text('field'),
-            $word($row->text('before')),
-            $word($row->text('after')),
+            FieldWords::of($row->text('field')),
+            FieldWords::of($row->text('before')),
+            FieldWords::of($row->text('after')),
         ));
     }
 }

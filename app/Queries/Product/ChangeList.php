@@ -5,6 +5,7 @@ namespace App\Queries\Product;
 use App\Reading\Cut;
 use App\Reading\Like;
 use App\Reading\Row;
+use App\Wording\FieldWords;
 use App\Wording\When;
 use Illuminate\Database\Query\Builder;
 use Illuminate\Http\Request;
@@ -53,9 +54,9 @@ final readonly class ChangeList
             $row->text('kind'),
             $row->int('record_id'),
             $row->text('record'),
-            $row->text('field'),
-            $row->text('before') === '' ? 'nothing' : $row->text('before'),
-            $row->text('after') === '' ? 'nothing' : $row->text('after'),
+            FieldWords::of($row->text('field')),
+            FieldWords::of($row->text('before')),
+            FieldWords::of($row->text('after')),
             $row->int('booking_id'),
             When::say($row->text('entered_at')),
             $row->text('person'),

@@ -1,6 +1,7 @@
 <?php
 
 use App\Wording\CoverWords;
+use App\Wording\FieldWords;
 use App\Wording\Figures;
 use App\Wording\ReadinessWords;
 use App\Wording\WaitsFor;
@@ -132,4 +133,14 @@ it('says how long ago as long as that says something, then the day', function (s
     ['2026-11-17 09:00:00', '17 Nov'],
     ['2026-10-25 12:00:00', '25 Oct'],
     ['2025-12-31 23:30:00', '31 Dec 2025'],
+]);
+
+it('reads what is kept of a change as people write it', function (string $kept, string $said) {
+    expect(FieldWords::of($kept))->toBe($said);
+})->with([
+    ['', 'nothing'],
+    ['2026-12-04', 'Fri 4 Dec 2026'],
+    ['0', '0'],
+    ['overtime 15:30-17:30', 'overtime 15:30-17:30'],
+    ['2026-12-04 Christmas', '2026-12-04 Christmas'],
 ]);
