@@ -166,15 +166,16 @@ it('keeps the cost of a remake apart', function () {
     $order = $this->shop->order('LID-9', '5');
     $this->shop->release($order);
     $this->shop->report($order->steps[0], '4', '4', '1');
-    cureOf($this, $order, Cure::Remake, '1');
+    $again = cureOf($this, $order, Cure::Remake, '1');
     $remake = Order::query()->where('remake_of_id', $order->id)->firstOrFail();
+    expect($again->says)->toContain("1 of order {$order->number} is made again by order {$remake->number}.");
     $this->shop->release($remake);
     $this->shop->issueAll($remake);
     $cost = (int) DB::table('cost_entries')->where('order_id', $remake->id)->sum('cents');
     expect($cost)->toBeGreaterThan(0);
     $this->actingAs($this->shop->as(Role::CostClerk))
         ->get("/orders/{$order->id}")
-        ->assertSee('made again by', false)
+        ->assertSee('1 is made again by', false)
         ->assertSee('cost so far '.number_format($cost / 100, 2));
 });
 
