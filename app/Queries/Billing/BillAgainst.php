@@ -11,7 +11,7 @@ final readonly class BillAgainst
 {
     /**
      * @param  int  $version  of the bill that was compared
-     * @param  list<string>  $differences  "P-592/1: 2 pc are not here"
+     * @param  list<string>  $differences  "P-592/1: 2 pc are not here, also on bill R-2290"
      * @param  int  $charges  cents it bills beside goods and work
      */
     private function __construct(public int $version, private array $differences, private int $charges)
@@ -29,7 +29,9 @@ final readonly class BillAgainst
             ->limit($most)
             ->get();
 
-        return $bills->mapWithKeys(fn (Bill $bill): array => [$bill->id => self::of($bill)])->all();
+        $others = AlsoBilled::of($bills->toBase());
+
+        return $bills->mapWithKeys(fn (Bill $bill): array => [$bill->id => self::of($bill, $others)])->all();
     }
 
     public function isAsAgreed(): bool
@@ -46,15 +48,18 @@ final readonly class BillAgainst
             : implode('; ', [...$this->differences, ...$charges]);
     }
 
-    private static function of(Bill $bill): self
+    private static function of(Bill $bill, AlsoBilled $others): self
     {
-        $lines = BillPageLine::of($bill);
-        $differing = $lines->filter(fn (BillPageLine $line): bool => $line->differs());
+        $lines = BillPageLine::of($bill, $others);
+        $differing = $lines->filter(fn (BillPageLine $line): bool => $line->differs() || $line->alsoSays() !== '');
 
         return new self(
             $bill->version,
             array_values($differing
-                ->map(fn (BillPageLine $line): string => "{$line->number}: {$line->differenceSays()}")
+                ->map(fn (BillPageLine $line): string => "{$line->number}: ".implode(
+                    ', ',
+                    array_filter([$line->differenceSays(), $line->alsoSays()]),
+                ))
                 ->all()),
             $lines->filter(fn (BillPageLine $line): bool => $line->isCharge())
                 ->sum(fn (BillPageLine $line): int => $line->cents),

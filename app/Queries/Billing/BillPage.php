@@ -5,6 +5,7 @@ namespace App\Queries\Billing;
 use App\Models\Bill;
 use App\Queries\Bookings\BookedRow;
 use App\Reading\Row;
+use App\Wording\Figures;
 use Illuminate\Support\Collection;
 use Illuminate\Support\Facades\DB;
 use KeepPace\Core\Purchasing\BillState;
@@ -27,7 +28,7 @@ final readonly class BillPage
 
         return new self(
             $bill,
-            BillPageLine::of($bill),
+            BillPageLine::of($bill, AlsoBilled::of(collect([$bill]))),
             Row::all(BookedRow::query()->joinSub($says, 'ids', 'ids.id', 'b.id'), BookedRow::from(...)),
         );
     }
@@ -37,8 +38,25 @@ final readonly class BillPage
         return $this->bill->state === BillState::Open;
     }
 
+    /** "1 line differs from what came and was agreed. 2 lines are on other bills too." */
+    public function says(): string
+    {
+        $differ = $this->differing();
+        $also = $this->lines->filter(fn (BillPageLine $line): bool => $line->alsoSays() !== '')->count();
+
+        return match ($differ) {
+            0 => 'All of it came and is as it was agreed.',
+            1 => '1 line differs from what came and was agreed.',
+            default => Figures::whole($differ).' lines differ from what came and was agreed.',
+        }.match ($also) {
+            0 => '',
+            1 => ' 1 line is on another bill too: what came once is paid once.',
+            default => ' '.Figures::whole($also).' lines are on other bills too: what came once is paid once.',
+        };
+    }
+
     /** Lines that are not as they came and were agreed. */
-    public function differing(): int
+    private function differing(): int
     {
         return $this->lines->filter(fn (BillPageLine $line): bool => $line->differs())->count();
     }

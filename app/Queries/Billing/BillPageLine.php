@@ -17,6 +17,7 @@ final readonly class BillPageLine
     /**
      * @param  BilledLine|null  $compared  null = a charge, or it is settled
      * @param  int|null  $purchaseOrder  null = a charge
+     * @param  list<string>  $also  numbers of other bills to be looked at that it is on
      */
     private function __construct(
         public int $id,
@@ -29,24 +30,25 @@ final readonly class BillPageLine
         public ?int $takenCents,
         private string $unit,
         private ?BilledLine $compared,
+        private array $also,
     ) {
     }
 
     /** @return Collection<int, self> */
-    public static function of(Bill $bill): Collection
+    public static function of(Bill $bill, AlsoBilled $others): Collection
     {
         $billed = [];
 
-        return $bill->lines->toBase()->map(function (BillLine $line) use (&$billed, $bill): self {
+        return $bill->lines->toBase()->map(function (BillLine $line) use (&$billed, $bill, $others): self {
             $before = $billed[$line->purchase_line_id] ?? BigDecimal::zero();
             $billed[$line->purchase_line_id] = $before->plus($line->quantity);
 
-            return self::from($line, $bill->state, $before);
+            return self::from($line, $bill->state, $before, $others);
         });
     }
 
     /** @param  BigDecimal  $before  billed of its purchase line by earlier lines of the same bill */
-    private static function from(BillLine $line, BillState $state, BigDecimal $before): self
+    private static function from(BillLine $line, BillState $state, BigDecimal $before, AlsoBilled $others): self
     {
         $purchase = $line->purchase;
 
@@ -64,6 +66,7 @@ final readonly class BillPageLine
             $line->taken_cents,
             $purchase->item->unit->code ?? '',
             $state === BillState::Open ? $line->compared($before) : null,
+            $state === BillState::Open ? $others->besides($line) : [],
         );
     }
 
@@ -75,6 +78,12 @@ final readonly class BillPageLine
     public function differs(): bool
     {
         return $this->compared !== null && ! $this->compared->isAsAgreed();
+    }
+
+    /** "also on bill R-2290"; '' = on no other that is to be looked at. */
+    public function alsoSays(): string
+    {
+        return $this->also === [] ? '' : 'also on bill '.implode(', ', $this->also);
     }
 
     /** "40 here and not billed", by which it is looked at; '' = nothing to compare. */

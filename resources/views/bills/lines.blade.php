@@ -21,6 +21,9 @@
                 </td>
                 <td>
                     {{ $line->says }}
+                    @if ($line->alsoSays() !== '')
+                        <span class="soon">{{ $line->alsoSays() }}</span>
+                    @endif
                     <x-why :field="$line->key()" />
                 </td>
                 <td class="n">{{ $line->quantity }}</td>

@@ -11,11 +11,7 @@
     </div>
     @if ($page->bill->note !== '')<p class="written">{{ $page->bill->note }}</p>@endif
     @if ($page->isOpen())
-        <p class="lead">
-            {{ $page->differing() === 0
-                ? 'All of it came and is as it was agreed.'
-                : $print->count($page->differing(), 'line differs', 'lines differ').' from what came and was agreed.' }}
-        </p>
+        <p class="lead">{{ $page->says() }}</p>
     @endif
     @if ($page->isOpen() && Gate::allows('bill'))
         <x-form method="put" key="accept" :to="route('bills.accept', $page->bill->id)">

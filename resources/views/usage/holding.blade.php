@@ -17,7 +17,8 @@
             @foreach ($orders as $one)
                 <tr>
                     <td>
-                        <a class="num" href="{{ route('returns.index', ['order' => $one->number]) }}">{{ $one->number }}</a>
+                        <a class="num"
+                            href="{{ route('returns.index', ['order' => $one->number]) }}">{{ $one->number }}</a>
                     </td>
                     <td>{{ $one->item }} <span class="sub">{{ $one->itemNumber }}</span></td>
                     <td><x-state :state="$one->state" :held="$one->isHeld" /></td>

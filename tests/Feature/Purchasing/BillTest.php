@@ -222,6 +222,24 @@ it('lists what is to be looked at with how it compares, and takes what is as agr
         ->and($list())->toContain('0 are as they came and were agreed, 1 differs.')->not->toContain('Accept it');
 });
 
+it('says of what came once that it is on two bills, and takes neither in the row', function () {
+    ($this->came)($this->gates, '40');
+    $first = ($this->bill)(TypedBillLine::goods('lines.1', $this->gates->id, '40', null, '80'));
+    $again = ($this->bill)(TypedBillLine::goods('lines.1', $this->gates->id, '40', null, '80'));
+    $this->actingAs($this->shop->as(Role::CostClerk));
+    $page = fn (string $at): string => Words::of($this->get($at)->assertOk());
+    expect($page('/bills'))->toContain('0 are as they came and were agreed, 2 differ.')
+        ->toContain("{$this->gates->number}: also on bill {$again->number}")
+        ->toContain("{$this->gates->number}: also on bill {$first->number}")
+        ->not->toContain('Accept it')
+        ->and($page("/bills/{$first->id}"))->toContain('1 line is on another bill too: what came once is paid once.')
+        ->toContain("also on bill {$again->number}");
+    // one of them is accepted: of what the other bills nothing is left to be billed
+    ($this->accept)($first);
+    expect($page('/bills'))->toContain("{$this->gates->number}: 40 pc are not here")->not->toContain('also on bill')
+        ->and($page("/bills/{$first->id}"))->not->toContain('also on bill');
+});
+
 it('takes a credit note for what went back, and keeps what is not credited as variance', function () {
     ($this->came)($this->gates, '40');
     ($this->accept)(($this->bill)(TypedBillLine::goods('lines.1', $this->gates->id, '40', null, '80')));
