@@ -147,7 +147,7 @@ it('keeps what a file made of a calendar, each day by itself', function () {
     $this->actingAs($this->shop->as(Role::Planner))
         ->get("/calendars/{$plant}")
         ->assertSee('Changed')
-        ->assertSee('2027-05-14 from nothing to closed Bridge day');
+        ->assertSee('Fri 14 May 2027 from nothing to closed Bridge day');
 });
 
 it('says one slip once: what refers to a refused row is no fault of its own', function (array $files, array $problems) {

@@ -164,7 +164,7 @@ it('shows what a change of the calendar would do, then does it', function () {
     $trail = DB::table('product_changes')->where('kind', 'calendars')->get(['record', 'field', 'before', 'after']);
     expect($trail->map(fn (object $row): array => array_values((array) $row))->all())
         ->toBe([['TWO-SHIFT', '2026-11-25', '', 'closed Stocktaking']]);
-    $this->get("/calendars/{$laser}")->assertSee('2026-11-25 from nothing to closed Stocktaking');
+    $this->get("/calendars/{$laser}")->assertSee('Wed 25 Nov 2026 from nothing to closed Stocktaking');
     // nothing differs
     $this->put("/calendars/{$laser}", ['token' => 'k2', ...$closed])->assertSessionHasErrors('refused');
     $this->put("/calendars/{$laser}", [
