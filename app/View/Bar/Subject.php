@@ -49,7 +49,7 @@ enum Subject: string
             Role::Operator => [self::Today, self::Orders, self::Board, self::Parts, self::Floor, self::Stock],
             Role::Buyer => [self::Today, self::Orders, self::Parts, self::Suppliers, self::Stock],
             Role::Sales => [self::Today, self::Demand, self::Orders, self::Board, self::Stock],
-            Role::CostClerk => [self::Today, self::Orders, self::Floor, self::Stock, self::Books],
+            Role::CostClerk => [self::Today, self::Orders, self::Floor, self::Suppliers, self::Stock, self::Books],
         };
     }
 }

@@ -1,5 +1,6 @@
 <?php
 
+use App\Access\Deed;
 use App\Access\Role;
 use App\Access\Roles;
 use App\View\Bar\Page;
@@ -40,7 +41,7 @@ it('begins where the role works, in a subject it works in', function (Role $role
     foreach (Subject::of(Roles::of($role)) as $subject) {
         $page->assertSee(">{$subject->value}</a>", false);
     }
-})->with(Role::cases());
+})->with(fn (): array => Role::cases());
 
 it('shows a subject somebody is led to, and none whose pages one may not see', function () {
     $books = 'aria-current="true">Books</a>';
@@ -68,3 +69,8 @@ it('says which page is open, and which it was opened from', function (string $ad
     ['/dispatch', 'Dispatch lists'],
     ['/calendars/1', 'Calendars'],
 ]);
+
+it('leads whoever accepts bills to them', function (Role $role) {
+    $isLed = in_array(Subject::Suppliers, Subject::of(Roles::of($role)), true);
+    expect($isLed || ! $role->may(Deed::Bill))->toBeTrue();
+})->with(fn (): array => Role::cases());
